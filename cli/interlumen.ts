@@ -1,0 +1,128 @@
+import { readFileSync } from 'node:fs'
+import { check, isClean, remediesOf, say, type Checked, type Quantity } from '#core/check'
+import { applyEdits, canonicalText, openFile, own, problemText, type ShowFile } from '#core/plan'
+
+const USAGE = `usage:
+  npm run -s interlumen -- check FILE [--plan ID] [--json]
+  npm run -s interlumen -- apply FILE --finding KEY --remedy N [--plan ID]
+
+check exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.
+apply prints the file with remedy N (from 1, as check --json lists them) of the finding applied.
+FILE may be - for standard input.`
+
+class Unusable extends Error {}
+
+interface Options {
+  readonly file: string
+  readonly values: ReadonlyMap<string, string>
+  readonly json: boolean
+}
+
+function readOptions(args: readonly string[], known: readonly string[]): Options {
+  const values = new Map<string, string>()
+  let file: string | undefined
+  let json = false
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!
+    if (arg === '--json' && known.includes('json')) json = true
+    else if (arg.startsWith('--') && known.includes(arg.slice(2))) {
+      const value = args[++i]
+      if (value === undefined) throw new Unusable(`${arg} needs a value\n${USAGE}`)
+      values.set(arg.slice(2), value)
+    }
+    else if (arg.startsWith('--') || file !== undefined) throw new Unusable(`unknown argument ${arg}\n${USAGE}`)
+    else file = arg
+  }
+  if (file === undefined) throw new Unusable(USAGE)
+  return { file, values, json }
+}
+
+function readFile(path: string): ShowFile {
+  let text: string
+  try {
+    text = readFileSync(path === '-' ? 0 : path, 'utf8')
+  }
+  catch (error) {
+    throw new Unusable(`${path}: ${(error as Error).message}`)
+  }
+  const opened = openFile(text)
+  if (!opened.ok) throw new Unusable(`${path}: ${problemText(opened.problem)}`)
+  return opened.value
+}
+
+function choosePlan({ plans }: ShowFile, asked: string | undefined): string {
+  if (asked === undefined) return own(plans, 'main') ? 'main' : Object.keys(plans).sort()[0]!
+  if (!own(plans, asked)) throw new Unusable(`no plan ${asked}; the file has ${Object.keys(plans).join(', ')}`)
+  return asked
+}
+
+/** A quantity as a number with its unit where it is one, else as it is written. */
+function plainNumber(quantity: Quantity): unknown {
+  switch (quantity.is) {
+    case 'length': return { value: quantity.m, unit: 'm' }
+    case 'rate': return { value: quantity.bitsPerS, unit: 'bit/s' }
+    case 'loss': return { value: quantity.db, unit: 'dB' }
+    case 'duration': return { value: quantity.s, unit: 's' }
+    case 'share': return { value: quantity.share, unit: '1' }
+    case 'format': return quantity.format
+    case 'text': return quantity.text
+  }
+}
+
+function reportJson(checked: Checked): string {
+  const findings = checked.findings.map(finding => ({
+    id: finding.id, key: finding.key, severity: finding.severity, at: finding.at, message: say(finding),
+    numbers: Object.fromEntries(Object.entries(finding.with).map(([name, quantity]) => [name, plainNumber(quantity)])),
+    remedies: remediesOf(checked, finding).map(({ title, edits }) => ({ title, edits })),
+  }))
+  return JSON.stringify({ verdict: checked.verdict, findings }, null, 2)
+}
+
+function reportText(checked: Checked): string {
+  const { arrive, wanted, ...counts } = checked.verdict
+  const lines = [`${arrive} of ${wanted} pictures arrive  H ${counts.H}  D ${counts.D}  R ${counts.R}  Q ${counts.Q}  N ${counts.N}`]
+  for (const finding of checked.findings) {
+    lines.push('', `${finding.severity}  ${finding.key}`, `   ${say(finding)}`)
+    for (const [i, remedy] of remediesOf(checked, finding).entries()) lines.push(`   ${i + 1}. ${remedy.title}  (then ${remedy.effect.after.arrive} of ${remedy.effect.after.wanted})`)
+  }
+  return lines.join('\n')
+}
+
+function runCheck(args: readonly string[]): number {
+  const { file, values, json } = readOptions(args, ['json', 'plan'])
+  const show = readFile(file)
+  const checked = check(show.plans[choosePlan(show, values.get('plan'))]!)
+  console.log(json ? reportJson(checked) : reportText(checked))
+  return isClean(checked.verdict) ? 0 : 1
+}
+
+function runApply(args: readonly string[]): number {
+  const { file, values } = readOptions(args, ['finding', 'remedy', 'plan'])
+  const show = readFile(file)
+  const id = choosePlan(show, values.get('plan'))
+  const plan = show.plans[id]!
+  const checked = check(plan)
+  const finding = checked.findings.find(({ key }) => key === values.get('finding'))
+  if (!finding) throw new Unusable(`no finding ${values.get('finding') ?? '(--finding is missing)'}; there are: ${checked.findings.map(({ key }) => key).join(', ') || 'none'}`)
+  const remedies = remediesOf(checked, finding)
+  const number = Number(values.get('remedy'))
+  const remedy = Number.isInteger(number) ? remedies[number - 1] : undefined
+  if (!remedy) throw new Unusable(`no remedy ${values.get('remedy') ?? '(--remedy is missing)'}; ${remedies.length ? `there are 1 to ${remedies.length}` : 'the finding has none'}`)
+  const applied = applyEdits(plan, remedy.edits)
+  if (!applied.ok) throw new Error(problemText(applied.problem))
+  process.stdout.write(canonicalText({ ...show, plans: { ...show.plans, [id]: applied.value.plan } }))
+  return 0
+}
+
+try {
+  const [command, ...args] = process.argv.slice(2)
+  if (command === 'check') process.exitCode = runCheck(args)
+  else if (command === 'apply') process.exitCode = runApply(args)
+  else if (command === '--help' || command === 'help') console.log(USAGE)
+  else throw new Unusable(USAGE)
+}
+catch (error) {
+  if (!(error instanceof Unusable)) throw error
+  console.error(error.message)
+  process.exitCode = 2
+}

@@ -1,0 +1,48 @@
+import type { ConnectorId, SdiClass, SignalKind } from '#core/signal'
+
+/** Two schools of passive HDMI length: cautious warns early, usual only notes what lies between the two limits. */
+export const CABLE_SCHOOLS = ['cautious', 'usual'] as const
+export type CableSchool = (typeof CABLE_SCHOOLS)[number]
+
+/** One step of a table of lengths: up to this data rate, warn above `warnM`, fault above `faultM`. */
+export interface LengthStep {
+  readonly uptoBitsPerS: number
+  readonly warnM: number
+  readonly faultM: number
+}
+
+/** How far a kind of cable carries: by attenuation against the receiver's budget, or by a table of lengths. */
+export type ReachLaw =
+  | { readonly by: 'attenuation', /** dB per 100 m per sqrt(MHz) */ readonly k1: number, /** dB per 100 m per MHz */ readonly k2: number }
+  | { readonly by: 'length', readonly steps: readonly LengthStep[] }
+
+interface Sold {
+  /** `builtin/<id>@<revision>` for rows of the catalogue. */
+  readonly from?: string
+  readonly title: string
+  readonly carries: SignalKind
+  readonly ends: readonly [ConnectorId, ConnectorId]
+}
+
+/** A kind of cable, sold in pieces. */
+export interface CableModel extends Sold {
+  readonly kind: 'cable'
+  /** Works one way round only (active and optical cables). */
+  readonly oneWay: boolean
+  readonly reach: ReachLaw
+  /** Pieces on sale, metres ascending, with prices in minor units of the catalogue's currency. */
+  readonly stock: readonly { readonly m: number, readonly minor: number }[]
+  /** False where pieces cannot be joined (optical). */
+  readonly joins: boolean
+}
+
+/** A passive change of connector shape at one end of a cable. */
+export interface AdapterModel extends Sold {
+  readonly kind: 'adapter'
+  readonly minor: number
+}
+
+export type LeadModel = CableModel | AdapterModel
+
+/** Receiver budgets at half the clock, dB: ST 259 30 dB, ST 292-1 and ST 424 20 dB, ST 2081-1/2082-1 40 dB. */
+export const DEFAULT_BUDGET_DB: Readonly<Record<SdiClass, number>> = { 'SD': 30, 'HD': 20, '3G': 20, '6G': 40, '12G': 40 }

@@ -1,0 +1,4 @@
+export * from './cable'
+export * from './reach'
+export * from './stock'
+export * from './leads'

@@ -1,0 +1,102 @@
+import type { Coding, ConnectorId, FormatSet, SdiClass, SignalKind } from '#core/signal'
+
+/** What a device is for. A stage is a switcher; a way is anything that stands in a run between two others. */
+export const ROLES = ['source', 'stage', 'way', 'sink'] as const
+export type Role = (typeof ROLES)[number]
+
+/** What an output of a stage carries. `input` is one input, named by the port's `of` setting. */
+export const FEEDS = ['program', 'clean', 'preview', 'multiview'] as const
+export type Feed = (typeof FEEDS)[number]
+
+/** A delay as a data sheet gives it: in milliseconds, or in frames of the format that leaves. */
+export interface Delay {
+  readonly min: number
+  readonly typ: number
+  readonly max: number
+  readonly unit: 'ms' | 'frames'
+}
+
+export interface Port {
+  /** What is printed beside it, e.g. "HDMI in 1". */
+  readonly title: string
+  readonly dir: 'in' | 'out'
+  readonly carries: SignalKind
+  readonly connector: ConnectorId
+  /** The figure that people call an input or output by. */
+  readonly number?: number
+  /** HDMI: highest TMDS character rate in MHz (165, 340, 600). */
+  readonly maxMHz?: number
+  /** SDI: the classes the port lists. */
+  readonly classes?: readonly SdiClass[]
+  /** SDI receiver: loss it recovers at a class, dB, where better or worse than the standard's figure. */
+  readonly budgetDb?: Partial<Record<SdiClass, number>>
+  /** Outputs: the pixel coding that leaves; inputs have none. */
+  readonly coding?: Coding
+  /** Outputs that choose their format: all that can be set. */
+  readonly makes?: readonly FormatSet[]
+  /** Inputs: 'standard' is a strict input; a list is what is accepted; absent, whatever the port class carries. */
+  readonly takes?: 'standard' | readonly FormatSet[]
+  /** Inputs with a scaler and rate converter of their own: what that adds. */
+  readonly delay?: Delay
+  /** Outputs of a stage: what they can be pointed at; the first is the factory setting. */
+  readonly feeds?: readonly Feed[]
+}
+
+/**
+ * A way through the device, from any of `from` to all of `to`.
+ * - `same`: the format passes unchanged (converter of carriage, splitter, loop-through);
+ * - `port`: the output port's own setting decides (scaler, rate converter);
+ * - `standard`: the operating standard decides, whatever enters (the mix buses of a stage).
+ */
+export interface Path {
+  readonly from: readonly string[]
+  readonly to: readonly string[]
+  readonly format: 'same' | 'port' | 'standard'
+  /** Formats that get through; absent, all that both ports carry. */
+  readonly passes?: readonly FormatSet[]
+  readonly delay: Delay
+}
+
+/** A setting of the whole device that changes what its outputs can make, e.g. recording 2160 while sending 1080. */
+export interface Mode {
+  readonly title: string
+  readonly makes: Readonly<Record<string, readonly FormatSet[]>>
+}
+
+export interface Model {
+  /** `builtin/<id>@<revision>` for a row of the catalogue, kept when it is copied into a plan. */
+  readonly from?: string
+  readonly title: string
+  readonly role: Role
+  readonly ports: Readonly<Record<string, Port>>
+  readonly paths: readonly Path[]
+  readonly modes?: Readonly<Record<string, Mode>>
+  /** Stages: the standards that can be set. */
+  readonly standards?: readonly FormatSet[]
+  /** Sources: what the device itself adds before its outputs. */
+  readonly delay?: Delay
+  /** Typical draw, watts. */
+  readonly watts: number
+  readonly supply: 'mains' | 'usb' | 'battery' | 'none'
+  /** Planning price in minor units of the plan's currency. */
+  readonly minor: number
+}
+
+/** Input ports in the order in which they are numbered, then as written. */
+export function portsOf(model: Model, dir: Port['dir']): [string, Port][] {
+  return Object.entries(model.ports).filter(([, port]) => port.dir === dir)
+    .sort(([, a], [, b]) => (a.number ?? Infinity) - (b.number ?? Infinity))
+}
+
+/** The formats an output can be set to in a mode; the first mode counts where none is given. */
+export function makesOf(model: Model, portId: string, mode?: string): readonly FormatSet[] {
+  const modes = model.modes
+  const chosen = modes && (mode !== undefined && Object.hasOwn(modes, mode) ? modes[mode] : Object.values(modes)[0])
+  return chosen?.makes[portId] ?? model.ports[portId]?.makes ?? []
+}
+
+/** The formats an output can be set to in any mode, with the mode that allows each. */
+export function makesInAnyMode(model: Model, portId: string): { mode: string | undefined, sets: readonly FormatSet[] }[] {
+  if (!model.modes) return [{ mode: undefined, sets: model.ports[portId]?.makes ?? [] }]
+  return Object.entries(model.modes).map(([mode, { makes }]) => ({ mode, sets: makes[portId] ?? [] }))
+}

@@ -1,0 +1,138 @@
+import { choosePieces, coaxLossDb, coaxReachM, cutLengthM, DEFAULT_BUDGET_DB, lengthStep, pieceSumM, type AdapterModel, type CableModel } from '#core/cable'
+import type { Port } from '#core/catalog'
+import { own, type Link, type Plan } from '#core/plan'
+import { formatLabel, hdmiRate, sdiRate, setsContain, SIGNAL_TITLES, type ConnectorId, type VideoFormat } from '#core/signal'
+import type { Node } from './resolve'
+import type { Signal } from './signal'
+import type { Carriage, Caution, Mismatch, Stop } from './stop'
+
+/** What a cable does to the picture that enters it. */
+export interface CableFigures extends Carriage {
+  /** Sum of the pieces, metres; absent while neither route nor pieces are known. */
+  readonly lengthM?: number
+  readonly pieces?: readonly number[]
+  readonly reachM: number
+  /** Coax only. */
+  readonly lossDb?: number
+  readonly budgetDb?: number
+  /** Share of the reach that is used, 0 .. 1 and more; absent while the length is unknown. */
+  readonly used?: number
+  readonly caution?: Caution
+}
+
+/** A piece of way between two ports, judged by itself. */
+export interface Carried {
+  readonly figures?: CableFigures
+  readonly stop?: Stop
+}
+
+export interface Lead {
+  readonly cable: CableModel
+  readonly fromAdapter?: AdapterModel
+  readonly toAdapter?: AdapterModel
+}
+
+/** The lead of a link, looked up in the plan. */
+export function leadOf(plan: Plan, link: Link): Lead {
+  const adapter = (id: string | undefined) => own(plan.leads, id) as AdapterModel | undefined
+  return { cable: plan.leads[link.cable] as CableModel, fromAdapter: adapter(link.adapters?.from), toAdapter: adapter(link.adapters?.to) }
+}
+
+/**
+ * Judges a cable between an output and an input for one picture: connectors, carriage, port classes, length, in the
+ * order in which the light meets them. Whether the input accepts the format is judged by `accepts`.
+ */
+export function carry(signal: Pick<Signal, 'format' | 'coding'>, out: Port, lead: Lead, link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>, input: Port): Carried {
+  const mismatch = joins(out, lead, input)
+  if (mismatch) return { stop: { why: 'connector', mismatch } }
+  const carriage = carriageOf(signal, out)
+  if (!carriage) return { stop: { why: 'class', end: 'link', needs: formatLabel(signal.format), limit: `${SIGNAL_TITLES[out.carries]} has no such format` } }
+  const atOutput = overClass(carriage, out, 'from')
+  if (atOutput) return { stop: atOutput }
+  const figures = measure(carriage, lead.cable, link, input)
+  if (figures.stop) return figures
+  return { ...figures, stop: input.takes === 'standard' ? undefined : overClass(carriage, input, 'to') }
+}
+
+function carriageOf({ format, coding }: Pick<Signal, 'format' | 'coding'>, out: Port): Carriage | undefined {
+  if (out.carries === 'sdi') {
+    const found = sdiRate(format, coding)
+    return found && { bitsPerS: found.bitsPerS, sdiClass: found.class }
+  }
+  return hdmiRate(format, coding)
+}
+
+/** The class limit of a port, as a stop, when the picture exceeds it. */
+export function overClass(carriage: Carriage, port: Port, end: 'from' | 'to'): Stop | undefined {
+  const { sdiClass, characterMHz } = carriage
+  if (sdiClass !== undefined && port.classes && !port.classes.includes(sdiClass)) {
+    return { why: 'class', end, needs: `${sdiClass}-SDI`, limit: port.classes.map(name => `${name}-SDI`).join(', ') }
+  }
+  if (characterMHz !== undefined && port.maxMHz !== undefined && characterMHz > port.maxMHz) {
+    return { why: 'class', end, needs: `${characterMHz.toFixed(1)} MHz`, limit: `${port.maxMHz} MHz` }
+  }
+  return undefined
+}
+
+/** Undefined when plug meets socket all the way; a cable that works both ways may be turned round. */
+export function joins(out: Port, { cable, fromAdapter, toAdapter }: Lead, input: Port): Mismatch | undefined {
+  const ends = { from: { carries: out.carries, connector: out.connector }, to: { carries: input.carries, connector: input.connector } }
+  if (out.carries !== input.carries || cable.carries !== out.carries) return { by: 'kind', ...ends }
+  const [a, b] = cable.ends
+  const fits = (first: ConnectorId, last: ConnectorId) => meets(out.connector, fromAdapter, first) && meets(input.connector, toAdapter, last)
+  return fits(a, b) || (!cable.oneWay && fits(b, a)) ? undefined : { by: 'shape', ...ends }
+}
+
+function meets(socket: ConnectorId, adapter: AdapterModel | undefined, plug: ConnectorId): boolean {
+  if (!adapter) return socket === plug
+  const [a, b] = adapter.ends
+  return (a === socket && b === plug) || (b === socket && a === plug)
+}
+
+function measure(carriage: Carriage, cable: CableModel, link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>, input: Port): Carried {
+  const chosen = link.pieces ?? (link.routeM === undefined ? undefined : choosePieces(cable, cutLengthM(link.routeM))?.pieces)
+  const noPiece = chosen === undefined && link.routeM !== undefined
+  const lengthM = chosen ? pieceSumM(chosen) : noPiece ? cutLengthM(link.routeM!) : undefined
+  const couplers = (link.couplers ?? 0) + Math.max(0, (chosen?.length ?? 1) - 1)
+  const base = { ...carriage, lengthM, pieces: chosen }
+  const law = cable.reach
+  if (law.by === 'attenuation') {
+    const cls = carriage.sdiClass!
+    const reachM = coaxReachM(law, cls, couplers, input.budgetDb)
+    const budgetDb = input.budgetDb?.[cls] ?? DEFAULT_BUDGET_DB[cls]
+    if (lengthM === undefined) return { figures: { ...base, reachM, budgetDb } }
+    const lossDb = coaxLossDb(law, cls, lengthM, couplers)
+    const used = Math.max(lossDb / budgetDb, lengthM / reachM)
+    const figures: CableFigures = { ...base, reachM, budgetDb, lossDb, used, ...(used > 0.9 && used <= 1 ? { caution: { why: 'near-reach' } } : {}) }
+    return { figures, stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined }
+  }
+  const { warnM, faultM } = lengthStep(law.steps, carriage.bitsPerS)
+  const longest = cable.stock.at(-1)!.m
+  const reachM = noPiece ? Math.min(faultM, longest) : faultM
+  if (lengthM === undefined) return { figures: { ...base, reachM } }
+  const used = lengthM / reachM
+  const schooled = warnM < faultM
+  const caution: Caution | undefined = used > 1
+    ? undefined
+    : schooled && lengthM > warnM
+      ? { why: 'long', warnM, faultM }
+      : !schooled && used > 0.9 ? { why: 'near-reach' } : undefined
+  return { figures: { ...base, reachM, used, ...(caution ? { caution } : {}) }, stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined }
+}
+
+/** Segmented frame travels as interlaced of the same raster and rate; two formats alike on the wire show alike. */
+function onTheWire(format: VideoFormat): VideoFormat {
+  return format.scan === 'psf' ? { ...format, scan: 'i' } : format
+}
+
+/** Whether an input takes a format; `strict` compares raster, scan and exact rate with the operating standard. */
+export function accepts(node: Node, input: Port, format: VideoFormat): Stop | undefined {
+  if (input.takes === 'standard') {
+    const standard = node.standard!
+    const a = onTheWire(format)
+    const b = onTheWire(standard)
+    return a.raster === b.raster && a.scan === b.scan && a.rate === b.rate ? undefined : { why: 'standard', sends: format, standard }
+  }
+  if (!input.takes || setsContain(input.takes, format) || setsContain(input.takes, onTheWire(format))) return undefined
+  return { why: node.model.role === 'way' ? 'not-passed' : 'not-taken', sends: format }
+}

@@ -1,0 +1,7 @@
+export * from './resolve'
+export * from './signal'
+export * from './stop'
+export * from './carry'
+export * from './pass'
+export * from './trace'
+export * from './runs'

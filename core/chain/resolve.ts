@@ -1,0 +1,81 @@
+import { makesOf, type Model, type Port } from '#core/catalog'
+import { own, type Device, type Link, type LinkEnd, type Plan } from '#core/plan'
+import type { VideoFormat } from '#core/signal'
+
+/** A device with its model and with the settings that hold where the plan says nothing. */
+export interface Node {
+  readonly id: string
+  readonly device: Device
+  readonly model: Model
+  /** Stages: the standard set, or the first that the model offers. */
+  readonly standard: VideoFormat | undefined
+}
+
+/** A port in use, found in the plan; `port` is absent where the model has no such port. */
+export interface Socket {
+  readonly node: Node
+  readonly portId: string
+  readonly port: Port | undefined
+}
+
+export interface Wire {
+  readonly id: string
+  readonly link: Link
+  readonly from: Socket | undefined
+  readonly to: Socket | undefined
+}
+
+/** The plan as a graph. Maps iterate in the order of ids, so that results do not depend on the file's order. */
+export interface Chain {
+  readonly plan: Plan
+  readonly nodes: ReadonlyMap<string, Node>
+  readonly wires: ReadonlyMap<string, Wire>
+  /** Wires by the socket that they leave or enter, `device/port`. */
+  readonly leaving: ReadonlyMap<string, readonly Wire[]>
+  readonly entering: ReadonlyMap<string, readonly Wire[]>
+}
+
+export const socketKey = (device: string, port: string): string => `${device}/${port}`
+
+export function firstFormat(sets: Model['standards']): VideoFormat | undefined {
+  const set = sets?.[0]
+  return set && { raster: set.raster, scan: set.scan, rate: set.rates[0]! }
+}
+
+/** The format an output is set to, or the first that it can make. */
+export function outputFormat(node: Node, portId: string): VideoFormat | undefined {
+  return own(node.device.ports, portId)?.format ?? firstFormat(makesOf(node.model, portId, node.device.mode))
+}
+
+const byId = <T>(map: Readonly<Record<string, T>>): [string, T][] => Object.entries(map).sort(([a], [b]) => (a < b ? -1 : 1))
+
+/** Builds the graph of a valid plan. Linear in devices and links. */
+export function resolve(plan: Plan): Chain {
+  const nodes = new Map<string, Node>()
+  for (const [id, device] of byId(plan.devices)) {
+    const model = plan.models[device.model]!
+    nodes.set(id, { id, device, model, standard: device.standard ?? firstFormat(model.standards) })
+  }
+  const wires = new Map<string, Wire>()
+  const leaving = new Map<string, Wire[]>()
+  const entering = new Map<string, Wire[]>()
+  const socket = (end: LinkEnd | undefined): Socket | undefined => {
+    if (!end) return undefined
+    const node = nodes.get(end.device)!
+    return { node, portId: end.port, port: own(node.model.ports, end.port) }
+  }
+  const file = (map: Map<string, Wire[]>, end: LinkEnd | undefined, wire: Wire) => {
+    if (!end) return
+    const key = socketKey(end.device, end.port)
+    const list = map.get(key)
+    if (list) list.push(wire)
+    else map.set(key, [wire])
+  }
+  for (const [id, link] of byId(plan.links)) {
+    const wire: Wire = { id, link, from: socket(link.from), to: socket(link.to) }
+    wires.set(id, wire)
+    file(leaving, link.from, wire)
+    file(entering, link.to, wire)
+  }
+  return { plan, nodes, wires, leaving, entering }
+}

@@ -1,0 +1,77 @@
+import type { Segment, LinkEnd } from '#core/plan'
+import { pathFrom } from './pass'
+import { socketKey, type Chain, type Wire } from './resolve'
+import { isStage, upstream, type Trace, type WireTrace } from './trace'
+
+/** One signal's whole way, from the output where it begins to the input where it ends; named by its last link. */
+export interface Run {
+  readonly id: string
+  /** Links in the order of the light. Runs behind a splitter share their first ones. */
+  readonly links: readonly WireTrace[]
+  /** The output of a source or stage; absent where the run hangs on nothing. */
+  readonly origin: LinkEnd | undefined
+  /** The input of a stage or sink; absent where the run leads nowhere. */
+  readonly end: LinkEnd | undefined
+  readonly lit: boolean
+  /** The first link with a reason of its own. */
+  readonly stopped: WireTrace | undefined
+}
+
+/** All runs in the order of their ids. Linear in hops. */
+export function runsOf(chain: Chain, traced: Trace): Run[] {
+  const runs: Run[] = []
+  for (const wire of chain.wires.values()) {
+    if (!isLast(chain, wire)) continue
+    const links: WireTrace[] = []
+    const seen = new Set<string>()
+    for (let step: Wire | undefined = wire; step && !seen.has(step.id); step = upstream(chain, step)) {
+      seen.add(step.id)
+      links.unshift(traced.wires.get(step.id)!)
+    }
+    const first = links[0]!.wire.from
+    const hangs = !first || first.port?.dir !== 'out' || !(first.node.model.role === 'source' || isStage(first.node))
+    const to = wire.to
+    const ends = to && to.port?.dir === 'in' && (isStage(to.node) || to.node.model.role === 'sink')
+    runs.push({
+      id: wire.id,
+      links,
+      origin: hangs ? undefined : { device: first.node.id, port: first.portId },
+      end: ends ? { device: to.node.id, port: to.portId } : undefined,
+      lit: Boolean(ends) && traced.wires.get(wire.id)!.arrives,
+      stopped: links.find(link => link.stop),
+    })
+  }
+  return runs
+}
+
+/** A link is the last of its run unless a link leaves the device that it enters. */
+function isLast(chain: Chain, { to }: Wire): boolean {
+  if (!to || to.port?.dir !== 'in' || isStage(to.node) || to.node.model.role === 'sink') return true
+  return !(pathFrom(to.node, to.portId)?.to ?? []).some(outId => chain.leaving.has(socketKey(to.node.id, outId)))
+}
+
+/** A picture that somebody counts on: a run to an input or a sink, a source that goes nowhere, a want that nothing feeds. */
+export type Picture =
+  | { readonly of: 'run', readonly run: Run, readonly lit: boolean }
+  | { readonly of: 'source', readonly device: string, readonly lit: false }
+  | { readonly of: 'want', readonly want: string, readonly lit: false }
+
+/** The pictures wanted by the plan, or by one segment of it. */
+export function picturesOf(chain: Chain, runs: readonly Run[], segment?: Segment): Picture[] {
+  const active = (device: string) => !segment?.sources || chain.nodes.get(device)?.model.role !== 'source' || segment.sources.includes(device)
+  const pictures: Picture[] = []
+  const arrivesSomewhere = new Set<string>()
+  const fedSinks = new Set<string>()
+  for (const run of runs) {
+    if (run.end) fedSinks.add(run.end.device)
+    if (run.end && run.origin) arrivesSomewhere.add(run.origin.device)
+    if (run.end && (!run.origin || active(run.origin.device))) pictures.push({ of: 'run', run, lit: run.lit })
+  }
+  for (const node of chain.nodes.values()) {
+    if (node.model.role === 'source' && active(node.id) && !arrivesSomewhere.has(node.id)) pictures.push({ of: 'source', device: node.id, lit: false })
+  }
+  for (const [want, { sink }] of Object.entries(chain.plan.wants)) {
+    if (!fedSinks.has(sink)) pictures.push({ of: 'want', want, lit: false })
+  }
+  return pictures
+}

@@ -1,0 +1,48 @@
+import type { VideoFormat, SdiClass, SignalKind, ConnectorId } from '#core/signal'
+
+/** Why a picture goes no farther on a link. One link has at most one reason: the first along the light. */
+export type Stop =
+  /** The model has no port of that name at this end. */
+  | { readonly why: 'no-port', readonly end: 'from' | 'to' }
+  /** The end stands in a port of the wrong direction. */
+  | { readonly why: 'direction', readonly ends: readonly ('from' | 'to')[] }
+  | { readonly why: 'loose', readonly end: 'from' | 'to' }
+  /** The output feeds `other` already. */
+  | { readonly why: 'double-output', readonly other: string }
+  | { readonly why: 'connector', readonly mismatch: Mismatch }
+  /** No port class or carriage on this link takes the format; `end` says whose limit it is. */
+  | { readonly why: 'class', readonly end: 'from' | 'to' | 'link', readonly needs: string, readonly limit: string }
+  | { readonly why: 'too-far', readonly lengthM: number, readonly reachM: number, readonly noPiece: boolean }
+  /** The input holds `other` already. */
+  | { readonly why: 'double-input', readonly other: string }
+  | { readonly why: 'standard', readonly sends: VideoFormat, readonly standard: VideoFormat }
+  /** A listed input does not have the format. */
+  | { readonly why: 'not-taken', readonly sends: VideoFormat }
+  /** A device in the run does not pass the format. */
+  | { readonly why: 'not-passed', readonly sends: VideoFormat }
+  /** Goes into a device of the run whose outputs lead nowhere. */
+  | { readonly why: 'dead-end' }
+  /** Comes from a device that no source reaches: the first device without an input, or a ring. */
+  | { readonly why: 'no-source', readonly device: string }
+
+/** Where the shapes or the kinds along a link differ. */
+export interface Mismatch {
+  /** `kind`: the ports carry different signals, so only a converter joins them. `shape`: an adapter would do. */
+  readonly by: 'kind' | 'shape'
+  readonly from: { readonly carries: SignalKind, readonly connector: ConnectorId }
+  readonly to: { readonly carries: SignalKind, readonly connector: ConnectorId }
+}
+
+/** What may fail on the day although the picture arrives. */
+export type Caution =
+  /** Beyond the school's warning length. */
+  | { readonly why: 'long', readonly warnM: number, readonly faultM: number }
+  /** Between 90 and 100 % of reach. */
+  | { readonly why: 'near-reach' }
+
+export interface Carriage {
+  readonly bitsPerS: number
+  readonly sdiClass?: SdiClass
+  /** TMDS character rate, MHz, for HDMI and what extends it. */
+  readonly characterMHz?: number
+}

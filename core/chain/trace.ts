@@ -1,0 +1,201 @@
+import { portsOf } from '#core/catalog'
+import { accepts, carry, leadOf, overClass, type CableFigures } from './carry'
+import { letsThrough, madeBy, mixedBy, passed, pathFrom } from './pass'
+import { socketKey, type Chain, type Node, type Wire } from './resolve'
+import { addDelay, delayMs, spanDelay, type DelayMs, type Signal } from './signal'
+import type { Stop } from './stop'
+
+/** What one link does in the traced plan. */
+export interface WireTrace {
+  readonly wire: Wire
+  /** The picture that enters; absent where nothing comes this far. */
+  readonly signal?: Signal
+  readonly figures?: CableFigures
+  /** Why the light ends here. Absent on links that are dark only because nothing reaches them. */
+  readonly stop?: Stop
+  readonly arrives: boolean
+}
+
+export interface StageTrace {
+  /** Inputs that show a picture. */
+  readonly lit: number
+  /** From the slowest and fastest lit source to the stage's outputs, every stage before it included. */
+  readonly delay: DelayMs | undefined
+}
+
+export interface Trace {
+  readonly wires: ReadonlyMap<string, WireTrace>
+  readonly stages: ReadonlyMap<string, StageTrace>
+}
+
+export const isStage = (node: Node): boolean => node.model.paths.some(path => path.format === 'standard')
+
+/**
+ * Follows every picture from its source through all links and devices, at any depth of cascade. A stage's outputs
+ * are lit when at least one of its inputs is; their format is the operating standard, so rings of stages need no
+ * iteration. Linear in links.
+ */
+export function trace(chain: Chain): Trace {
+  const wires = new Map<string, WireTrace>()
+  const lit = new Map<string, number>()
+  const queue: [Node, string, Signal][] = []
+
+  for (const wire of chain.wires.values()) {
+    const stop = structuralStop(wire)
+    if (stop) wires.set(wire.id, { wire, stop, arrives: false })
+  }
+  for (const node of chain.nodes.values()) {
+    if (node.model.role !== 'source') continue
+    for (const [portId, port] of Object.entries(node.model.ports)) {
+      const signal = port.dir === 'out' ? madeBy(node, portId, port) : undefined
+      if (signal) queue.push([node, portId, signal])
+    }
+  }
+  for (let next = queue.pop(); next; next = queue.pop()) {
+    const [node, portId, signal] = next
+    const leaving = chain.leaving.get(socketKey(node.id, portId)) ?? []
+    for (const wire of leaving) {
+      if (wires.has(wire.id)) continue
+      const traced = follow(chain, wire, signal, leaving[0]!)
+      wires.set(wire.id, traced)
+      if (traced.arrives) enter(traced)
+    }
+  }
+  for (const wire of chain.wires.values()) {
+    if (!wires.has(wire.id)) wires.set(wire.id, { wire, stop: missingSource(chain, wire), arrives: false })
+  }
+  return { wires, stages: stageDelays(chain, wires, lit) }
+
+  function enter({ wire, signal }: WireTrace): void {
+    const { node, portId } = wire.to!
+    if (isStage(node)) {
+      const before = lit.get(node.id) ?? 0
+      lit.set(node.id, before + 1)
+      if (before > 0) return
+      for (const path of node.model.paths) {
+        if (path.format !== 'standard') continue
+        for (const outId of path.to) {
+          const out = mixedBy(node, path, outId)
+          if (out) queue.push([node, outId, out])
+        }
+      }
+      return
+    }
+    const path = pathFrom(node, portId)
+    if (path) for (const outId of path.to) queue.push([node, outId, passed(node, path, signal!, portId, outId)])
+  }
+}
+
+/** What is wrong with a link whatever it carries. */
+function structuralStop({ from, to }: Wire): Stop | undefined {
+  if (from && !from.port) return { why: 'no-port', end: 'from' }
+  if (to && !to.port) return { why: 'no-port', end: 'to' }
+  const ends: ('from' | 'to')[] = []
+  if (from?.port?.dir === 'in') ends.push('from')
+  if (to?.port?.dir === 'out') ends.push('to')
+  if (ends.length) return { why: 'direction', ends }
+  return from ? undefined : { why: 'loose', end: 'from' }
+}
+
+function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrace {
+  if (first !== wire) return { wire, signal, stop: { why: 'double-output', other: first.id }, arrives: false }
+  if (!wire.to) return { wire, signal, stop: { why: 'loose', end: 'to' }, arrives: false }
+  const { node, portId, port } = wire.to
+  const carried = carry(signal, wire.from!.port!, leadOf(chain.plan, wire.link), wire.link, port!)
+  const stop = carried.stop ?? accepts(node, port!, signal.format) ?? beyond()
+  return { wire, signal, figures: carried.figures, stop, arrives: stop === undefined }
+
+  function beyond(): Stop | undefined {
+    const holder = chain.entering.get(socketKey(node.id, portId))![0]!
+    if (holder !== wire) return { why: 'double-input', other: holder.id }
+    if (port!.takes === 'standard') return carried.figures && overClass(carried.figures, port!, 'to')
+    if (node.model.role !== 'way') return undefined
+    const path = pathFrom(node, portId)
+    if (path && !letsThrough(path, signal)) return { why: 'not-passed', sends: signal.format }
+    const outs = path?.to ?? []
+    return outs.some(outId => chain.leaving.has(socketKey(node.id, outId))) ? undefined : { why: 'dead-end' }
+  }
+}
+
+/** For a link that nothing reached: the device where a source is missing, once per cause, or nothing when it is only dark. */
+function missingSource(chain: Chain, wire: Wire): Stop | undefined {
+  const { node, portId } = wire.from!
+  if (node.model.role === 'source') return { why: 'no-source', device: node.id }
+  if (isStage(node)) {
+    const fed = portsOf(node.model, 'in').some(([id]) => chain.entering.has(socketKey(node.id, id)))
+    const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
+    return !fed && first === wire ? { why: 'no-source', device: node.id } : undefined
+  }
+  const inputs = node.model.paths.filter(path => path.to.includes(portId)).flatMap(path => path.from)
+  const feeding = inputs.flatMap(id => chain.entering.get(socketKey(node.id, id)) ?? [])
+  if (feeding.length > 0) return inRing(chain, wire) ? { why: 'no-source', device: node.id } : undefined
+  const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
+  return first === wire ? { why: 'no-source', device: node.id } : undefined
+}
+
+/** True for the link of lowest id in a ring of devices that are no stages. */
+function inRing(chain: Chain, start: Wire): boolean {
+  const seen = new Set<string>()
+  let least = start.id
+  for (let wire: Wire | undefined = start; wire; wire = upstream(chain, wire)) {
+    if (seen.has(wire.id)) return wire === start && least === start.id
+    seen.add(wire.id)
+    if (wire.id < least) least = wire.id
+  }
+  return false
+}
+
+/** The link before this one in its run; undefined at a source, a stage or a gap. */
+export function upstream(chain: Chain, wire: Wire): Wire | undefined {
+  const from = wire.from
+  if (!from || isStage(from.node) || from.port?.dir !== 'out') return undefined
+  for (const path of from.node.model.paths) {
+    if (!path.to.includes(from.portId)) continue
+    for (const inId of path.from) {
+      const entering = chain.entering.get(socketKey(from.node.id, inId))?.find(candidate => candidate.from !== undefined || candidate.to?.port?.dir === 'in')
+      if (entering) return entering
+    }
+  }
+  return undefined
+}
+
+function stageDelays(chain: Chain, wires: ReadonlyMap<string, WireTrace>, lit: ReadonlyMap<string, number>): Map<string, StageTrace> {
+  const done = new Map<string, StageTrace>()
+  const open = new Set<string>()
+  const visit = (node: Node): StageTrace => {
+    const known = done.get(node.id)
+    if (known) return known
+    open.add(node.id)
+    let span: DelayMs | undefined
+    for (const path of node.model.paths) {
+      if (path.format !== 'standard') continue
+      for (const inId of path.from) {
+        for (const wire of chain.entering.get(socketKey(node.id, inId)) ?? []) {
+          const traced = wires.get(wire.id)!
+          if (!traced.arrives) continue
+          const origin = chain.nodes.get(traced.signal!.origin.device)!
+          // A ring of stages adds nothing to the first pass of a picture through it.
+          if (isStage(origin) && open.has(origin.id)) continue
+          const before = isStage(origin) ? beforeStage(visit(origin).delay, origin) : undefined
+          const input = delayMs(node.model.ports[inId]?.delay, node.standard!)
+          const whole = addDelay(addDelay(before ? addDelay(before, traced.signal!.delay) : traced.signal!.delay, input), delayMs(path.delay, node.standard!))
+          span = span ? spanDelay(span, whole) : whole
+        }
+      }
+    }
+    open.delete(node.id)
+    const result: StageTrace = { lit: lit.get(node.id) ?? 0, delay: span }
+    done.set(node.id, result)
+    return result
+  }
+  for (const node of chain.nodes.values()) if (isStage(node)) visit(node)
+  return done
+}
+
+/** A stage's whole delay less its own path, which the signal that leaves it counts already. */
+function beforeStage(delay: DelayMs | undefined, stage: Node): DelayMs | undefined {
+  const path = stage.model.paths.find(candidate => candidate.format === 'standard')
+  if (!delay || !path) return undefined
+  const mine = delayMs(path.delay, stage.standard!)
+  return { min: delay.min - mine.min, typ: delay.typ - mine.typ, max: delay.max - mine.max }
+}

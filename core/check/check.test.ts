@@ -1,0 +1,129 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { check, isClean, remediesOf, RULES, say, type Verdict } from '#core/check'
+import { applyEdits, canonicalPlan, openFile, type Plan } from '#core/plan'
+import { CLEAN } from '../tests/clean'
+import { FAULTY } from '../tests/faulty'
+import { plan } from '../tests/plans'
+
+const demo = (name: string): Plan => {
+  const opened = openFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'))
+  if (!opened.ok) throw new Error(opened.problem.path)
+  return opened.value.plans.main!
+}
+const grave = ({ findings }: ReturnType<typeof check>) => findings.filter(({ severity }) => severity !== 'N').map(({ id }) => id)
+
+describe('clean plans', () => {
+  it.each(Object.entries({ ...CLEAN, 'Kiln Night': demo('kiln-night') }))('%s raises nothing', (_, clean) => {
+    const checked = check(clean)
+    expect(checked.findings.filter(({ severity }) => severity !== 'N').map(finding => say(finding))).toEqual([])
+    expect(checked.verdict.arrive).toBe(checked.verdict.wanted)
+    expect(isClean(checked.verdict)).toBe(true)
+  })
+  it('notes a length between the limits of the usual school', () => {
+    const { findings } = check(CLEAN['the usual school notes but does not warn']!)
+    expect(findings.map(({ id, severity }) => [id, severity])).toEqual([['L01', 'N']])
+  })
+})
+
+describe('faulty plans', () => {
+  it.each(FAULTY.map(faulty => [faulty.name, faulty] as const))('%s', (_, { plan: faulty, gives, says, offers }) => {
+    const checked = check(faulty)
+    expect(grave(checked)).toEqual(gives)
+    const [first] = checked.findings
+    for (const words of says) expect(say(first!)).toContain(words)
+    const titles = remediesOf(checked, first!).map(({ title }) => title)
+    for (const words of offers) expect(titles.join('\n')).toContain(words)
+  })
+  it('has a faulty plan for every rule', () => {
+    const covered = new Set(FAULTY.flatMap(({ gives }) => gives))
+    expect(RULES.map(({ id }) => id).filter(id => !covered.has(id))).toEqual([])
+  })
+  it('speaks in feet as well', () => {
+    const { findings } = check(FAULTY.find(({ name }) => name === 'passive HDMI that is dark')!.plan)
+    // 25 m / 0.3048 = 82.02 ft, 15 m = 49.2 ft
+    expect(say(findings[0]!, { length: 'ft' })).toMatch(/82\u2009ft long.*49\u2009ft/)
+  })
+  it('gives the same findings whatever the order of the file', () => {
+    for (const { plan: faulty } of FAULTY) {
+      const turned = { ...faulty, devices: Object.fromEntries(Object.entries(faulty.devices).reverse()), links: Object.fromEntries(Object.entries(faulty.links).reverse()) }
+      expect(check(turned).findings).toEqual(check(faulty).findings)
+    }
+  })
+})
+
+/** What a remedy must leave alone: sources, sinks, wants, measured routes, models, the brief. */
+function keepsDemands(before: Plan, after: Plan, givesUp: boolean): void {
+  for (const [id, device] of Object.entries(before.devices)) {
+    const role = before.models[device.model]!.role
+    if (role === 'source' || role === 'sink' || role === 'stage') expect(after.devices, id).toHaveProperty([id])
+  }
+  if (!givesUp) expect(after.wants).toEqual(before.wants)
+  expect(after.brief).toEqual(before.brief)
+  for (const [id, model] of Object.entries(before.models)) expect(after.models[id]).toEqual(model)
+  for (const [id, link] of Object.entries(before.links)) {
+    const now = after.links[id]
+    if (link.routeM === undefined || !now?.from || !now.to || !link.from || !link.to) continue
+    const same = now.from.device === link.from.device && now.to.device === link.to.device
+    if (same) expect(now.routeM, id).toBe(link.routeM)
+  }
+}
+
+describe('remedies keep their word', () => {
+  const plans: [string, Plan][] = [...FAULTY.map(({ name, plan: faulty }): [string, Plan] => [name, faulty]), ['Kiln Night draft', demo('kiln-night-draft')]]
+  it.each(plans)('%s', (_, faulty) => {
+    const checked = check(faulty)
+    let offered = 0
+    for (const finding of checked.findings) {
+      const remedies = remediesOf(checked, finding)
+      offered += remedies.length
+      remedies.forEach((remedy, i) => {
+        const applied = applyEdits(faulty, remedy.edits)
+        expect(applied.ok, remedy.title).toBe(true)
+        if (!applied.ok) return
+        const next = check(applied.value.plan)
+        const keys = new Set(checked.findings.map(({ key }) => key))
+        expect(next.findings.map(({ key }) => key), remedy.title).not.toContain(finding.key)
+        expect(next.findings.filter(({ key, severity }) => !keys.has(key) && 'HDR'.includes(severity)).map(({ key }) => key), remedy.title).toEqual([])
+        expect(next.verdict.arrive, remedy.title).toBeGreaterThanOrEqual(checked.verdict.arrive)
+        expect(remedy.effect.after, remedy.title).toEqual(next.verdict)
+        keepsDemands(faulty, applied.value.plan, Boolean(remedy.givesUp))
+        if (remedy.givesUp) {
+          expect(remedy.title).toMatch(/^Give up /)
+          expect(remedies.slice(i).every(({ givesUp }) => givesUp)).toBe(true)
+        }
+        const back = applyEdits(applied.value.plan, applied.value.inverse)
+        expect(back.ok && canonicalPlan(back.value.plan)).toBe(canonicalPlan(faulty))
+      })
+    }
+    expect(offered).toBeGreaterThan(0)
+  })
+  it('leads from the draft of Kiln Night to a clean plan, fault by fault', () => {
+    let draft = demo('kiln-night-draft')
+    const first = check(draft)
+    expect(new Set(first.findings.map(({ id }) => id))).toEqual(new Set(['F02', 'F06', 'C01', 'L01', 'O01']))
+    const arrives: number[] = []
+    for (let { findings, verdict } = first; findings.length > 0; { findings, verdict } = check(draft)) {
+      arrives.push(verdict.arrive)
+      expect(arrives.length).toBeLessThan(7)
+      const applied = applyEdits(draft, remediesOf(check(draft), findings[0]!)[0]!.edits)
+      if (!applied.ok) throw new Error(applied.problem.path)
+      draft = applied.value.plan
+    }
+    expect(check(draft).verdict).toEqual<Verdict>({ arrive: 7, wanted: 7, H: 0, D: 0, R: 0, Q: 0, N: 0 })
+  })
+})
+
+describe('segments', () => {
+  const two = plan({
+    devices: { cam: 'camera-box-hdmi 1080p59.94', pc: 'computer 1080p60', main: 'switcher-4-strict 1080p59.94' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3', b: 'pc.hdmi-1 > main.in-2 hdmi-passive 3' },
+    segments: { talk: { title: 'Talk', order: 1, sources: ['cam'] }, slides: { title: 'Slides', order: 2, sources: ['pc'] } },
+  })
+  it('judges only the sources of the segment', () => {
+    expect(check(two, 'talk').verdict).toMatchObject({ arrive: 1, wanted: 1, D: 0 })
+    expect(check(two, 'slides').verdict).toMatchObject({ arrive: 0, wanted: 1, D: 1 })
+    expect(check(two, 'slides').findings[0]).toMatchObject({ key: 'F02:link/b/to@slides', at: { segment: 'slides' } })
+    expect(check(two).verdict).toMatchObject({ arrive: 1, wanted: 2, D: 1 })
+  })
+})

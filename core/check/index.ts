@@ -1,0 +1,6 @@
+export * from './finding'
+export * from './words'
+export * from './check'
+export * from './remedy'
+export { RULES } from './rules'
+export { socketName, type Proposal, type Rule, type Traced } from './rule'

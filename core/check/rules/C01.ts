@@ -1,0 +1,43 @@
+import { CONNECTOR_TITLES, SIGNAL_TITLES } from '#core/signal'
+import { leadOf, type WireTrace } from '#core/chain'
+import { adaptersFor } from '#core/ways'
+import { LEADS } from '#core/cable'
+import { text } from '../finding'
+import { offerWays, waysReaching } from '../offers'
+import { finding, runWith, socketName, stoppedBy, wireAt, type Rule, type Traced } from '../rule'
+
+export const C01: Rule = {
+  id: 'C01',
+  about: 'Connectors differ and nothing in the run adapts them.',
+  says: {
+    shape: '{out} is {outShape}, {input} is {inShape}, and the cable is {cable}: the plugs do not fit without {missing}.',
+    kind: '{out} gives {outKind}, {input} takes {inKind}, and the cable carries {cableKind}: no passive lead joins them, {missing}.',
+  },
+  find: traced => stoppedBy(traced, 'connector').map((at) => {
+    const { wire, stop: { mismatch } } = at
+    const { cable } = leadOf(traced.plan, wire.link)
+    const common = { out: text(socketName(wire.from!)), input: text(socketName(wire.to!)) }
+    return mismatch.by === 'shape'
+      ? finding('C01', 'D', { on: 'link', link: wire.id, part: 'cable' }, 'shape', {
+          ...common, outShape: text(CONNECTOR_TITLES[mismatch.from.connector]), inShape: text(CONNECTOR_TITLES[mismatch.to.connector]), cable: text(cable.title), missing: text(missingAdapter(traced, at)),
+        }, runWith(traced, wire.id)?.id)
+      : finding('C01', 'D', { on: 'link', link: wire.id, part: 'cable' }, 'kind', {
+          ...common, outKind: text(SIGNAL_TITLES[mismatch.from.carries]), inKind: text(SIGNAL_TITLES[mismatch.to.carries]), cableKind: text(SIGNAL_TITLES[cable.carries]),
+          missing: text(mismatch.from.carries === mismatch.to.carries ? `only ${SIGNAL_TITLES[mismatch.from.carries]} cable does` : `only a converter from ${SIGNAL_TITLES[mismatch.from.carries]} to ${SIGNAL_TITLES[mismatch.to.carries]} does`),
+        }, runWith(traced, wire.id)?.id)
+  }),
+  remedies: (traced, found) => {
+    const at = wireAt(traced, found)
+    if (!at) return []
+    const { cable } = at.wire.link
+    const own = (way: ReturnType<typeof waysReaching>[number]) => way.devices.length === 0 && way.cables[0]!.lead === cable
+    return offerWays(traced, at, waysReaching(traced, at).sort((a, b) => Number(own(b)) - Number(own(a))), 5)
+  },
+}
+
+function missingAdapter({ plan }: Traced, { wire }: WireTrace): string {
+  const { cable } = leadOf(plan, wire.link)
+  const adapters = adaptersFor(LEADS, wire.from!.port!, cable, wire.to!.port!)
+  const names = [adapters?.from, adapters?.to].flatMap(adapter => (adapter ? [adapter.row.title] : []))
+  return names.length ? `an adapter (${names.join(' and ')})` : 'another cable or a converter'
+}

@@ -1,0 +1,42 @@
+import { dataRate, length, text } from '../finding'
+import { direct, offerWays, shorterPieces, throughDevices, waysReaching } from '../offers'
+import { finding, runWith, socketName, stoppedBy, wireAt, type Rule, type Traced } from '../rule'
+import { leadOf, type WireTrace } from '#core/chain'
+
+export const L01: Rule = {
+  id: 'L01',
+  about: 'HDMI, or what extends it, beyond the length that its data rate allows.',
+  says: {
+    dark: '{cable} from {from} to {to} is {length} long; at {rate} it carries {reach}, so the picture sparkles, drops out or stays black.',
+    noPiece: '{cable} from {from} to {to} would have to be {length} long, and no piece on sale is: the longest is {reach}.',
+    long: '{cable} from {from} to {to} is {length} long; at {rate} that is beyond the {warn} that always holds, though short of the {reach} where it fails.',
+  },
+  find: (traced) => {
+    const school = traced.plan.brief.cableSchool ?? 'cautious'
+    const dark = stoppedBy(traced, 'too-far').filter(at => isHdmi(traced, at)).map(at => finding('L01', 'D', { on: 'link', link: at.wire.id, part: 'cable' }, at.stop.noPiece ? 'noPiece' : 'dark', {
+      ...numbers(traced, at), length: length(at.stop.lengthM), reach: length(at.stop.reachM),
+    }, runWith(traced, at.wire.id)?.id))
+    const long = [...traced.trace.wires.values()].flatMap((at) => {
+      const caution = at.figures?.caution
+      if (!at.arrives || caution?.why !== 'long') return []
+      return [finding('L01', school === 'usual' ? 'N' : 'R', { on: 'link', link: at.wire.id, part: 'cable' }, 'long', {
+        ...numbers(traced, at), length: length(at.figures!.lengthM!), warn: length(caution.warnM), reach: length(caution.faultM),
+      }, runWith(traced, at.wire.id)?.id)]
+    })
+    return [...dark, ...long]
+  },
+  remedies: (traced, found) => {
+    const at = wireAt(traced, found)
+    if (!at) return []
+    const ways = waysReaching(traced, at)
+    const shorter = shorterPieces(traced, at)
+    const others = direct(ways).filter(way => shorter.length === 0 || way.cables[0]!.lead !== at.wire.link.cable)
+    return [...shorter, ...offerWays(traced, at, others), ...offerWays(traced, at, throughDevices(ways), 4)]
+  },
+}
+
+const isHdmi = (traced: Traced, { wire }: WireTrace): boolean => ['hdmi', 'pair'].includes(leadOf(traced.plan, wire.link).cable.carries)
+
+function numbers({ plan }: Traced, { wire, figures }: WireTrace) {
+  return { cable: text(leadOf(plan, wire.link).cable.title), from: text(socketName(wire.from!)), to: text(socketName(wire.to!)), rate: dataRate(figures!.bitsPerS) }
+}

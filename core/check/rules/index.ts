@@ -1,0 +1,23 @@
+import type { Rule } from '../rule'
+import { C01 } from './C01'
+import { C03 } from './C03'
+import { C04 } from './C04'
+import { C05 } from './C05'
+import { C06 } from './C06'
+import { C07 } from './C07'
+import { F01 } from './F01'
+import { F02 } from './F02'
+import { F03 } from './F03'
+import { F04 } from './F04'
+import { F05 } from './F05'
+import { F06 } from './F06'
+import { F08 } from './F08'
+import { F16 } from './F16'
+import { L01 } from './L01'
+import { L02 } from './L02'
+import { L04 } from './L04'
+import { L09 } from './L09'
+import { O01 } from './O01'
+
+/** Every rule that is checked, in the order of the fault catalogue. */
+export const RULES: readonly Rule[] = [F01, F02, F03, F04, F05, F06, F08, F16, C01, C03, C04, C05, C06, C07, L01, L02, L04, L09, O01]

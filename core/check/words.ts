@@ -1,0 +1,55 @@
+import { exactFormatLabel } from '#core/signal'
+import type { Quantity } from './finding'
+
+export interface Units {
+  readonly length: 'm' | 'ft'
+}
+
+const THIN = '\u2009'
+const METRES_PER_FOOT = 0.3048
+
+/** A number with at most `digits` decimals, trailing zeros dropped, with a true minus. */
+export function figure(value: number, digits = 1): string {
+  const rounded = Number(value.toFixed(digits))
+  return `${rounded < 0 ? '\u2212' : ''}${Math.abs(rounded)}`
+}
+
+export function lengthText(m: number, units: Units): string {
+  return units.length === 'ft' ? `${figure(m / METRES_PER_FOOT, 0)}${THIN}ft` : `${figure(m)}${THIN}m`
+}
+
+/** "2.97 Gb/s", "270 Mb/s". */
+export function dataRateText(bitsPerS: number): string {
+  return bitsPerS >= 1e9 ? `${figure(bitsPerS / 1e9, 2)}${THIN}Gb/s` : `${figure(bitsPerS / 1e6, 0)}${THIN}Mb/s`
+}
+
+/** Milliseconds, with a decimal below 10. */
+export function msText(ms: number): string {
+  return `${figure(ms, ms < 10 ? 1 : 0)}${THIN}ms`
+}
+
+/** Money of minor units with its code: "38.50 EUR"; whole amounts without decimals. */
+export function moneyText(minor: number, currency: string): string {
+  return `${figure(minor / 100, minor % 100 === 0 ? 0 : 2)}${THIN}${currency}`
+}
+
+export function quantityText(quantity: Quantity, units: Units): string {
+  switch (quantity.is) {
+    case 'text': return quantity.text
+    case 'format': return exactFormatLabel(quantity.format)
+    case 'length': return lengthText(quantity.m, units)
+    case 'rate': return dataRateText(quantity.bitsPerS)
+    case 'loss': return `${figure(quantity.db)}${THIN}dB`
+    case 'duration': return `${figure(quantity.s)}${THIN}s`
+    case 'share': return `${figure(quantity.share * 100, 0)}${THIN}%`
+  }
+}
+
+/** Puts quantities into a sentence: `{name}` stands for the quantity of that name. */
+export function fill(sentence: string, quantities: Readonly<Record<string, Quantity>>, units: Units): string {
+  return sentence.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const quantity = quantities[name]
+    if (!quantity) throw new RangeError(`the sentence "${sentence}" needs {${name}}`)
+    return quantityText(quantity, units)
+  })
+}

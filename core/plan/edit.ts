@@ -1,0 +1,139 @@
+import { COLLECTIONS, type Collection, type Link, type LinkEnd, type Plan } from './plan'
+import { accept, idsOf, own, refuse, show, type Outcome } from './problem'
+import { checkReferences } from './references'
+import { checkShape } from './shape'
+
+/** The closed set of changes. Every way of changing a plan is a list of these. */
+export type Edit =
+  | { readonly do: 'add', readonly collection: Collection, readonly id: string, readonly value: object }
+  | { readonly do: 'remove', readonly collection: Collection, readonly id: string }
+  /** Sets one field, or removes it where `value` is absent. `at` leads from the plan to the field. */
+  | { readonly do: 'set', readonly at: readonly string[], readonly value?: unknown }
+  | { readonly do: 'connect', readonly id: string, readonly link: Link }
+  | { readonly do: 'disconnect', readonly id: string }
+  /** Puts one end of a link elsewhere, or leaves it loose where `to` is absent; `adapter` is the one at the new place. */
+  | { readonly do: 'move', readonly id: string, readonly end: 'from' | 'to', readonly to?: LinkEnd, readonly adapter?: string }
+
+/** Edits that belong together, by one client; `client` and `seq` make a retry recognisable. */
+export interface Transaction {
+  readonly client: string
+  readonly seq: number
+  readonly title: string
+  readonly edits: readonly Edit[]
+  /** The transaction that this one takes back. */
+  readonly undoes?: string
+  /** The undoing transaction that this one takes back. */
+  readonly redoes?: string
+}
+
+export const transactionId = ({ client, seq }: Pick<Transaction, 'client' | 'seq'>): string => `${client}:${seq}`
+
+export interface Applied {
+  readonly plan: Plan
+  /** Edits that lead back exactly. */
+  readonly inverse: readonly Edit[]
+}
+
+/** Checks the shape of a transaction that comes from outside. */
+export function checkTransaction(value: unknown): Outcome<Transaction> {
+  return checkShape<Transaction>('transaction', value)
+}
+
+/**
+ * Applies edits in order and checks the result: either all hold, or the plan stays as it was and the problem says
+ * which edit (`/edits/<n>`) and why. The given plan is never changed.
+ */
+export function applyEdits(plan: Plan, edits: readonly Edit[]): Outcome<Applied> {
+  let next = plan
+  const inverse: Edit[] = []
+  const touched = new Map<string, [collection: Collection, id: string]>()
+  let header = false
+  for (const [i, edit] of edits.entries()) {
+    const step = applyOne(next, edit, `/edits/${i}`)
+    if (!step.ok) return step
+    next = step.value.plan
+    inverse.unshift(...step.value.inverse)
+    const at = edit.do === 'set' ? edit.at : [edit.do === 'add' || edit.do === 'remove' ? edit.collection : 'links', edit.id]
+    if (isCollection(at[0])) touched.set(`${at[0]}/${at[1]}`, [at[0], at[1]!])
+    else header = true
+  }
+  for (const [collection, id] of touched.values()) {
+    const value = own<unknown>(next[collection], id)
+    if (value === undefined) continue
+    const shaped = checkShape(collection, value, `/${collection}/${id}`)
+    if (!shaped.ok) return shaped
+  }
+  if (header) {
+    const shaped = checkShape('title', next.title, '/title')
+    if (!shaped.ok) return shaped
+    const brief = checkShape('brief', next.brief, '/brief')
+    if (!brief.ok) return brief
+  }
+  return checkReferences(next, '') ?? accept({ plan: next, inverse })
+}
+
+const isCollection = (name: string | undefined): name is Collection => (COLLECTIONS as readonly string[]).includes(name ?? '')
+
+function applyOne(plan: Plan, edit: Edit, path: string): Outcome<Applied> {
+  switch (edit.do) {
+    case 'add': return addEntry(plan, edit.collection, edit.id, edit.value, path, { do: 'remove', collection: edit.collection, id: edit.id })
+    case 'remove': return removeEntry(plan, edit.collection, edit.id, path, value => ({ do: 'add', collection: edit.collection, id: edit.id, value }))
+    case 'connect': return addEntry(plan, 'links', edit.id, edit.link, path, { do: 'disconnect', id: edit.id })
+    case 'disconnect': return removeEntry(plan, 'links', edit.id, path, link => ({ do: 'connect', id: edit.id, link: link as Link }))
+    case 'move': return moveEnd(plan, edit, path)
+    case 'set': return setField(plan, edit.at, edit.value, path)
+  }
+}
+
+function addEntry(plan: Plan, collection: Collection, id: string, value: object, path: string, inverse: Edit): Outcome<Applied> {
+  if (own<unknown>(plan[collection], id) !== undefined) return refuse(`${path}/id`, `${show(id)}, which ${collection} has already`, 'an id that is not in use')
+  return accept({ plan: { ...plan, [collection]: { ...plan[collection], [id]: value } }, inverse: [inverse] })
+}
+
+function removeEntry(plan: Plan, collection: Collection, id: string, path: string, inverse: (value: object) => Edit): Outcome<Applied> {
+  const value = own<object>(plan[collection], id)
+  if (value === undefined) return refuse(`${path}/id`, show(id), `a key of ${collection}: ${idsOf(plan[collection])}`)
+  const { [id]: _gone, ...rest } = plan[collection] as Record<string, object>
+  return accept({ plan: { ...plan, [collection]: rest }, inverse: [inverse(value)] })
+}
+
+function moveEnd(plan: Plan, edit: Extract<Edit, { do: 'move' }>, path: string): Outcome<Applied> {
+  const link = own(plan.links, edit.id)
+  if (!link) return refuse(`${path}/id`, show(edit.id), `a key of links: ${idsOf(plan.links)}`)
+  const { [edit.end]: was, adapters, ...rest } = link
+  const { [edit.end]: wasAdapter, ...otherAdapter } = adapters ?? {}
+  const nextAdapters = { ...otherAdapter, ...(edit.adapter === undefined ? {} : { [edit.end]: edit.adapter }) }
+  const moved: Link = {
+    ...rest,
+    ...(edit.to === undefined ? {} : { [edit.end]: edit.to }),
+    ...(Object.keys(nextAdapters).length ? { adapters: nextAdapters } : {}),
+  }
+  const back: Edit = { do: 'move', id: edit.id, end: edit.end, ...(was === undefined ? {} : { to: was }), ...(wasAdapter === undefined ? {} : { adapter: wasAdapter }) }
+  return accept({ plan: { ...plan, links: { ...plan.links, [edit.id]: moved } }, inverse: [back] })
+}
+
+function setField(plan: Plan, at: readonly string[], value: unknown, path: string): Outcome<Applied> {
+  const [head, id] = at
+  const settable = head === 'title' ? at.length === 1 : head === 'brief' ? at.length >= 2 : isCollection(head) && at.length >= 3
+  if (!settable) return refuse(`${path}/at`, at.join('/'), 'title, brief/<field>, or <collection>/<id>/<field>...')
+  if (isCollection(head) && own<unknown>(plan[head], id) === undefined) return refuse(`${path}/at`, `${head}/${id}`, `a key of ${head}: ${idsOf(plan[head])}`)
+  const was = at.reduce<unknown>((node, key) => (node !== null && typeof node === 'object' ? own(node as Record<string, unknown>, key) : undefined), plan)
+  const keep = isCollection(head) ? 2 : 1
+  const next = setIn(plan, at, value, keep) as Plan
+  return accept({ plan: next, inverse: [{ do: 'set', at, ...(was === undefined ? {} : { value: was }) }] })
+}
+
+/** Copies along the path; removing a field also removes the objects that it leaves empty, but not the first `keep`. */
+function setIn(node: unknown, at: readonly string[], value: unknown, keep: number): unknown {
+  const [key, ...rest] = at
+  if (key === undefined) return value
+  if (Array.isArray(node)) {
+    const index = Number(key)
+    return Number.isInteger(index) && index >= 0 && index < node.length ? node.map((item, i) => (i === index ? setIn(item, rest, value, keep - 1) : item)) : node
+  }
+  const object = node !== null && typeof node === 'object' ? node as Record<string, unknown> : {}
+  const child = setIn(own(object, key), rest, value, keep - 1)
+  const { [key]: _was, ...others } = object
+  const empty = child === undefined || (rest.length > 0 && value === undefined && keep <= 0 && typeof child === 'object' && child !== null && Object.keys(child).length === 0)
+  return empty ? others : { ...object, [key]: child }
+}

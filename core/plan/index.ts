@@ -1,0 +1,6 @@
+export * from './plan'
+export * from './edit'
+export * from './open'
+export { canonicalText, canonicalPlan } from './canonical'
+export { freshId, slug } from './ids'
+export { own, problemText, type Outcome, type Problem } from './problem'

@@ -1,0 +1,190 @@
+import { readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { applyEdits, canonicalPlan, canonicalText, checkTransaction, emptyShow, freshId, MAX_FILE_BYTES, openFile, openValue, slug, type Edit, type Plan } from '#core/plan'
+import { compileSchema } from '../../scripts/compile-schema'
+import { withTables } from '../../scripts/format-page'
+import { CLEAN } from '../tests/clean'
+import { FAULTY } from '../tests/faulty'
+import { plan } from '../tests/plans'
+
+type Json = Record<string, never>
+const minimal = () => JSON.parse(readFileSync(new URL('../../demo/kiln-night.json', import.meta.url), 'utf8')) as { plans: { main: Json & Record<string, Json> } } & Json
+
+/** The demo with one change made to it. */
+function changed(change: (file: any) => void): unknown {
+  const file = minimal()
+  change(file)
+  return file
+}
+
+describe('files that are refused', () => {
+  const cases: [name: string, change: (file: any) => void, path: string, found: string, allowed: string][] = [
+    ['unknown version', (f) => { f.format = 2 }, '/format', '2', '1'],
+    ['older than any', (f) => { f.format = 0 }, '/format', '0', '1'],
+    ['version as text', (f) => { f.format = '1' }, '/format', '"1"', '1'],
+    ['no version', (f) => { delete f.format }, '/format', 'nothing', '1'],
+    ['no plan', (f) => { f.plans = {} }, '/plans', '0 entries', 'at least 1'],
+    ['unknown key at the top', (f) => { f.colour = 1 }, '/colour', 'unknown key "colour"', 'format, show, plans'],
+    ['unknown key in a device', (f) => { f.plans.main.devices.wide.colour = 1 }, '/plans/main/devices/wide/colour', 'unknown key', 'model, name, order'],
+    ['wrong type', (f) => { f.plans.main.links['wide-to-main'].routeM = 'far' }, '/plans/main/links/wide-to-main/routeM', '"far"', 'number'],
+    ['negative route', (f) => { f.plans.main.links['wide-to-main'].routeM = -1 }, '/plans/main/links/wide-to-main/routeM', '-1', '>= 0'],
+    ['unknown rate', (f) => { f.plans.main.devices.main.standard.rate = '29.97' }, '/plans/main/devices/main/standard/rate', '"29.97"', '30000/1001'],
+    ['a format that no standard defines', (f) => { f.plans.main.devices.main.standard.scan = 'i' }, '/plans/main/devices/main/standard', '1080i59.94', 'standard defines'],
+    ['upper case in an id', (f) => { f.plans.main.devices.Wide2 = f.plans.main.devices.wide }, '/plans/main/devices/Wide2', '"Wide2"', 'lower-case'],
+    ['model without referent', (f) => { f.plans.main.devices.wide.model = 'nope' }, '/plans/main/devices/wide/model', '"nope"', 'camera-hand-hdmi'],
+    ['catalogue row that is not there', (f) => { f.plans.main.models.phone.from = 'builtin/nope@1' }, '/plans/main/models/phone/from', 'builtin/nope@1', 'switcher-4-strict'],
+    ['catalogue revision that is not there', (f) => { f.plans.main.models.phone.from = 'builtin/phone@9' }, '/plans/main/models/phone/from', 'builtin/phone@9', 'builtin/phone@1'],
+    ['cable without referent', (f) => { f.plans.main.links['wide-to-main'].cable = 'rope' }, '/plans/main/links/wide-to-main/cable', '"rope"', 'hdmi-passive'],
+    ['adapter used as cable', (f) => { f.plans.main.links['wide-to-main'].cable = 'adapter-hdmi-micro' }, '/plans/main/links/wide-to-main/cable', 'adapter-hdmi-micro', 'kind cable'],
+    ['link to a device that is not there', (f) => { f.plans.main.links['wide-to-main'].to.device = 'gone' }, '/plans/main/links/wide-to-main/to/device', '"gone"', 'main'],
+    ['link without ends', (f) => { delete f.plans.main.links['wide-to-main'].to; delete f.plans.main.links['wide-to-main'].from }, '/plans/main/links/wide-to-main', 'without either end', 'from, to'],
+    ['setting of a port that is not there', (f) => { f.plans.main.devices.wide.ports = { sdi: { label: 'x' } } }, '/plans/main/devices/wide/ports/sdi', '"sdi"', 'hdmi'],
+    ['mode that is not there', (f) => { f.plans.main.devices.wide.mode = 'dream' }, '/plans/main/devices/wide/mode', '"dream"', 'live'],
+    ['want without sink', (f) => { f.plans.main.wants.keep.sink = 'gone' }, '/plans/main/wants/keep/sink', '"gone"', 'recorder'],
+    ['segment with an unknown source', (f) => { f.plans.main.segments.welcome.sources = ['gone'] }, '/plans/main/segments/welcome/sources/0', '"gone"', 'wide'],
+    ['a device inside itself', (f) => { f.plans.main.devices.wide.in = 'wide' }, '/plans/main/devices/wide/in', 'a circle', 'not, in the end'],
+    ['devices inside each other', (f) => { f.plans.main.devices.wide.in = 'close'; f.plans.main.devices.close.in = 'wide' }, '/plans/main/devices/wide/in', 'wide in close in wide', 'not, in the end'],
+    ['plans from each other', (f) => { f.plans.other = { ...f.plans.main, basedOn: { plan: 'main', revision: 1 } }; f.plans.main.basedOn = { plan: 'other', revision: 1 } }, '/plans/main/basedOn/plan', 'a circle', 'stem'],
+    ['plan from nowhere', (f) => { f.plans.main.basedOn = { plan: 'gone', revision: 1 } }, '/plans/main/basedOn/plan', '"gone"', 'main'],
+    ['id constructor', (f) => { f.plans.main.devices = JSON.parse('{"constructor":{"model":"phone","name":"x","order":1}}') }, '/plans/main/devices/constructor', '"constructor"', 'ids'],
+    ['own model with a path from an output', (f) => { f.plans.main.models.odd = { title: 'Odd', role: 'way', ports: { out: { title: 'Out', dir: 'out', carries: 'hdmi', connector: 'hdmi-a' } }, paths: [{ from: ['out'], to: ['out'], format: 'same', delay: { min: 0, typ: 0, max: 0, unit: 'ms' } }], watts: 1, supply: 'none', minor: 0 } }, '/plans/main/models/odd/paths/0/from', '"out"', 'direction in'],
+    ['own model with a delay the wrong way round', (f) => { f.plans.main.models.odd = { title: 'Odd', role: 'source', ports: { out: { title: 'Out', dir: 'out', carries: 'hdmi', connector: 'hdmi-a' } }, paths: [], delay: { min: 3, typ: 2, max: 1, unit: 'frames' }, watts: 1, supply: 'none', minor: 0 } }, '/plans/main/models/odd/delay', '3 / 2 / 1', 'min <= typ <= max'],
+    ['own cable that reaches farther at a higher rate', (f) => { f.plans.main.leads.odd = { kind: 'cable', title: 'Odd', carries: 'hdmi', ends: ['hdmi-a', 'hdmi-a'], oneWay: false, joins: true, reach: { by: 'length', steps: [{ uptoBitsPerS: 1e9, warnM: 1, faultM: 2 }, { uptoBitsPerS: 2e9, warnM: 1, faultM: 3 }] }, stock: [{ m: 1, minor: 1 }] } }, '/plans/main/leads/odd/reach/steps/1', 'faultM', 'never rise'],
+    ['title with a control character', (f) => { f.show.title = 'a\u0000b' }, '/show/title', 'a', 'control'],
+    ['empty title', (f) => { f.show.title = '' }, '/show/title', '""', '1 to 120'],
+  ]
+  it.each(cases)('%s', (_, change, path, found, allowed) => {
+    const opened = openValue(changed(change))
+    expect(opened.ok).toBe(false)
+    if (opened.ok) return
+    expect(opened.problem.path).toBe(path)
+    expect(opened.problem.found).toContain(found)
+    expect(opened.problem.allowed).toContain(allowed)
+  })
+  it.each([
+    ['no JSON', '{', 'no JSON'], ['nothing', '', 'no JSON'], ['a list', '[]', 'a list'], ['null', 'null', 'null'],
+    ['__proto__', '{"format":1,"__proto__":{"polluted":true}}', '"__proto__"'], ['prototype deep inside', '{"a":{"b":[{"prototype":1}]}}', '"prototype"'],
+    ['deep nesting', '['.repeat(100_000) + ']'.repeat(100_000), 'levels of nesting'],
+    ['too large', `{"a":"${'x'.repeat(MAX_FILE_BYTES)}"}`, 'more than 20000000 bytes'], ['too large in bytes only', `{"a":"${'\u00e9'.repeat(MAX_FILE_BYTES / 2)}"}`, 'more than 20000000 bytes'],
+  ])('%s', (_, text, found) => {
+    const opened = openFile(text)
+    expect(!opened.ok && opened.problem.found).toContain(found)
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined()
+  })
+  it('accepts loose ends, rings and double use', () => {
+    for (const { plan: faulty } of FAULTY) expect(openValue({ format: 1, show: { title: 'x' }, plans: { main: faulty } })).toMatchObject({ ok: true })
+  })
+})
+
+describe('files that are opened', () => {
+  it('gives the same text again after canonical export', () => {
+    for (const written of [...Object.values(CLEAN), ...FAULTY.map(({ plan: faulty }) => faulty)]) {
+      const text = canonicalText({ ...emptyShow('Show'), plans: { main: written } })
+      const opened = openFile(text)
+      expect(opened.ok && canonicalText(opened.value)).toBe(text)
+    }
+  })
+  it('still opens the frozen sample of every version', () => {
+    const opened = openFile(readFileSync(new URL('./samples/format-1.json', import.meta.url), 'utf8'))
+    expect(opened.ok && Object.keys(opened.value.plans.main!.devices)).toHaveLength(9)
+  })
+  it('migrates step by step', () => {
+    const old = changed((f) => { f.format = -1; f.name = f.show.title; delete f.show })
+    const steps = { [-1]: (f: Record<string, unknown>) => ({ ...f, format: 0, heading: f.name, name: undefined }), 0: ({ heading, name: _name, ...f }: Record<string, unknown>) => ({ ...f, format: 1, show: { title: heading } }) }
+    const opened = openValue(old, steps, 1)
+    expect(opened.ok && opened.value.show.title).toBe('Kiln Night')
+    expect(openValue(changed((f) => { f.format = -2 }), steps, 1)).toMatchObject({ ok: false, problem: { path: '/format' } })
+  })
+  it('opens every example of the format page', () => {
+    const page = readFileSync(new URL('../../docs/plan-format.md', import.meta.url), 'utf8')
+    const examples = [...page.matchAll(/```json\n([\s\S]*?)```/g)].map(([, text]) => text!)
+    expect(examples.length).toBeGreaterThan(3)
+    for (const text of examples) {
+      const value = JSON.parse(text) as unknown
+      const outcome = Array.isArray(value) ? checkTransaction({ client: 'page', seq: 1, title: 'Example', edits: value }) : openFile(text)
+      expect(outcome, text).toMatchObject({ ok: true })
+    }
+  })
+  it('lists the catalogue on the format page as it stands', () => {
+    const page = readFileSync(new URL('../../docs/plan-format.md', import.meta.url), 'utf8')
+    expect(withTables(page)).toBe(page)
+  })
+  it('has validators compiled from the schema as it stands', () => {
+    expect(readFileSync(new URL('./validators.generated.js', import.meta.url), 'utf8')).toBe(compileSchema())
+  })
+})
+
+describe('edits', () => {
+  const base = plan({ devices: { cam: 'camera-hand-hdmi 1080p25', pc: 'computer 1080p25', main: 'switcher-4-strict 1080p25', rec: 'recorder-hdmi' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3 adapter-hdmi-micro', b: 'main.out-1 > rec.in hdmi-passive 1' }, wants: { rec: 'program' } })
+  const edits: Edit[] = [
+    { do: 'set', at: ['title'], value: 'New title' },
+    { do: 'set', at: ['brief', 'cableSchool'], value: 'usual' },
+    { do: 'set', at: ['brief', 'cableSchool'] },
+    { do: 'set', at: ['devices', 'cam', 'ports'] },
+    { do: 'set', at: ['devices', 'cam', 'ports', 'hdmi', 'format'] },
+    { do: 'set', at: ['devices', 'main', 'ports', 'in-2', 'label'], value: 'PC' },
+    { do: 'set', at: ['devices', 'cam', 'mode'], value: 'inside-2160' },
+    { do: 'set', at: ['links', 'a', 'routeM'], value: 7.25 },
+    { do: 'set', at: ['links', 'a', 'pieces'], value: [5, 5] },
+    { do: 'set', at: ['links', 'a', 'adapters'] },
+    { do: 'set', at: ['wants', 'rec-sees', 'feed'], value: 'clean' },
+    { do: 'disconnect', id: 'a' },
+    { do: 'move', id: 'a', end: 'to', to: { device: 'main', port: 'in-3' } },
+    { do: 'move', id: 'a', end: 'from' },
+    { do: 'move', id: 'b', end: 'to' },
+    { do: 'connect', id: 'c', link: { from: { device: 'pc', port: 'hdmi-1' }, to: { device: 'main', port: 'in-2' }, cable: 'hdmi-passive' } },
+    { do: 'add', collection: 'devices', id: 'two', value: { model: 'camera-hand-hdmi', name: 'Two', order: 2 } },
+    { do: 'add', collection: 'segments', id: 'talk', value: { title: 'Talk', order: 1 } },
+    { do: 'remove', collection: 'wants', id: 'rec-sees' },
+    { do: 'remove', collection: 'devices', id: 'pc' },
+  ]
+  it('leads back exactly by the inverse, for any sequence', () => {
+    let applied = 0
+    fc.assert(fc.property(fc.array(fc.constantFrom(...edits), { minLength: 1, maxLength: 8 }), (sequence) => {
+      const before = canonicalPlan(base)
+      const forward = applyEdits(base, sequence)
+      expect(canonicalPlan(base)).toBe(before)
+      if (!forward.ok) return
+      applied++
+      const back = applyEdits(forward.value.plan, forward.value.inverse)
+      if (!back.ok) throw new Error(back.problem.path)
+      expect(canonicalPlan(back.value.plan)).toBe(before)
+      const again = applyEdits(back.value.plan, back.value.inverse)
+      expect(again.ok && canonicalPlan(again.value.plan)).toBe(canonicalPlan(forward.value.plan))
+    }), { numRuns: 400 })
+    expect(applied).toBeGreaterThan(50)
+  })
+  it.each<[string, Edit[], string]>([
+    ['a device that links hold', [{ do: 'remove', collection: 'devices', id: 'cam' }], '/links/a/from/device'],
+    ['a model in use', [{ do: 'remove', collection: 'models', id: 'computer' }], '/devices/pc/model'],
+    ['an id in use', [{ do: 'add', collection: 'devices', id: 'cam', value: {} }], '/edits/0/id'],
+    ['an entry that is gone', [{ do: 'remove', collection: 'segments', id: 'x' }], '/edits/0/id'],
+    ['an unknown field', [{ do: 'set', at: ['devices', 'cam', 'colour'], value: 1 }], '/devices/cam/colour'],
+    ['a required field', [{ do: 'set', at: ['devices', 'cam', 'name'] }], '/devices/cam'],
+    ['a whole collection', [{ do: 'set', at: ['devices'], value: {} }], '/edits/0/at'],
+    ['an entry that is not there', [{ do: 'set', at: ['devices', 'x', 'name'], value: 'x' }], '/edits/0/at'],
+    ['a half good sequence', [{ do: 'set', at: ['title'], value: 'x' }, { do: 'disconnect', id: 'zz' }], '/edits/1/id'],
+    ['both ends loose', [{ do: 'move', id: 'a', end: 'from' }, { do: 'move', id: 'a', end: 'to' }], '/links/a'],
+    ['an empty title', [{ do: 'set', at: ['title'], value: '' }], '/title'],
+  ])('refuses %s as a whole', (_, sequence, path) => {
+    const outcome = applyEdits(base, sequence)
+    expect(outcome.ok ? 'accepted' : outcome.problem.path).toBe(path)
+  })
+  it.each<[string, unknown]>([
+    ['no client', { seq: 1, title: 'x', edits: [{ do: 'disconnect', id: 'a' }] }],
+    ['unknown verb', { client: 'test', seq: 1, title: 'x', edits: [{ do: 'explode', id: 'a' }] }],
+    ['a path into Object.prototype', { client: 'test', seq: 1, title: 'x', edits: [{ do: 'set', at: ['devices', '__proto__', 'x'], value: 1 }] }],
+    ['no edit', { client: 'test', seq: 1, title: 'x', edits: [] }],
+    ['an unknown key', { client: 'test', seq: 1, title: 'x', edits: [{ do: 'disconnect', id: 'a', force: true }] }],
+  ])('refuses a transaction with %s', (_, value) => expect(checkTransaction(value).ok).toBe(false))
+})
+
+describe('ids', () => {
+  it.each([['Wide camera', 'wide-camera'], ['  Über-Kamera (2)  ', 'uber-kamera-2'], ['***', 'item'], ['constructor', 'item']])('%j gives %s', (name, id) => expect(slug(name)).toBe(id))
+  it('avoids what is taken', () => {
+    const numbers = [0, 0, 0.5]
+    const taken: Plan['segments'] = { 'a-0000': { title: 'x', order: 1 } }
+    expect(freshId('A', taken, () => numbers.shift()!)).not.toBe('a-0000')
+  })
+})

@@ -1,0 +1,145 @@
+import { CABLE_SCHOOLS } from '#core/cable'
+import { FEEDS, ROLES } from '#core/catalog'
+import { CONNECTORS, DEPTHS, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS } from '#core/signal'
+import { COLLECTIONS, FORMAT_VERSION } from './plan'
+
+// `constructor` is the one name of Object.prototype that looks like a slug; every map of a plan is keyed by slugs.
+const SLUG = '^(?!constructor$)[a-z0-9](?:[a-z0-9-]{0,62}[a-z0-9])?$'
+const REFERENCE = '^builtin/[a-z0-9-]{1,64}@[1-9][0-9]{0,5}$'
+
+type Schema = Record<string, unknown>
+const ref = (name: string): Schema => ({ $ref: `#/$defs/${name}` })
+const object = (required: string[], properties: Record<string, Schema>, more: Schema = {}): Schema =>
+  ({ type: 'object', additionalProperties: false, required, properties, ...more })
+const mapOf = (values: Schema, max = 5000): Schema => ({ type: 'object', propertyNames: ref('slug'), additionalProperties: values, maxProperties: max })
+const listOf = (items: Schema, max: number, min = 0): Schema => ({ type: 'array', items, minItems: min, maxItems: max })
+const number = (minimum: number, maximum: number): Schema => ({ type: 'number', minimum, maximum })
+const whole = (minimum: number, maximum: number): Schema => ({ type: 'integer', minimum, maximum })
+const oneOf = (values: readonly (string | number)[]): Schema => ({ enum: [...values] })
+/** A catalogue row, or its reference alone. */
+const rowOrReference = (full: Schema): Schema => ({
+  type: 'object',
+  if: { required: ['title'] },
+  then: full,
+  else: object(['from'], { from: { type: 'string', pattern: REFERENCE } }),
+})
+
+const price = whole(0, 1e9)
+const lengthM = number(0, 20_000)
+
+const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'minor'], {
+  from: { type: 'string', pattern: REFERENCE },
+  title: ref('title'),
+  role: oneOf(ROLES),
+  ports: { ...mapOf(ref('port'), 200), minProperties: 1 },
+  paths: listOf(ref('path'), 200),
+  modes: { ...mapOf(object(['title', 'makes'], { title: ref('title'), makes: mapOf(ref('formatSets'), 200) }), 50), minProperties: 1 },
+  standards: ref('formatSets'),
+  delay: ref('delay'),
+  watts: number(0, 20_000),
+  supply: oneOf(['mains', 'usb', 'battery', 'none']),
+  minor: price,
+})
+
+const sold = { from: { type: 'string', pattern: REFERENCE }, title: ref('title'), carries: oneOf(SIGNAL_KINDS), ends: listOf(oneOf(CONNECTORS), 2, 2) }
+const cable = object(['kind', 'title', 'carries', 'ends', 'oneWay', 'joins', 'reach', 'stock'], {
+  ...sold,
+  kind: { const: 'cable' },
+  oneWay: { type: 'boolean' },
+  joins: { type: 'boolean' },
+  reach: {
+    type: 'object',
+    if: { properties: { by: { const: 'attenuation' } } },
+    then: object(['by', 'k1', 'k2'], { by: { const: 'attenuation' }, k1: number(0.01, 100), k2: number(0, 1) }),
+    else: object(['by', 'steps'], {
+      by: { const: 'length' },
+      steps: listOf(object(['uptoBitsPerS', 'warnM', 'faultM'], { uptoBitsPerS: number(1, 1e12), warnM: lengthM, faultM: lengthM }), 20, 1),
+    }),
+  },
+  stock: listOf(object(['m', 'minor'], { m: number(0.001, 20_000), minor: price }), 100, 1),
+})
+const adapter = object(['kind', 'title', 'carries', 'ends', 'minor'], { ...sold, kind: { const: 'adapter' }, minor: price })
+
+const plan = object(['title'], {
+  title: ref('title'),
+  basedOn: object(['plan', 'revision'], { plan: ref('slug'), revision: whole(0, 1e9) }),
+  brief: ref('brief'),
+  wants: mapOf(ref('want')),
+  models: mapOf(rowOrReference(ref('model')), 1000),
+  leads: mapOf(rowOrReference(ref('lead')), 1000),
+  devices: mapOf(ref('device')),
+  links: mapOf(ref('link'), 10_000),
+  segments: mapOf(ref('segment'), 1000),
+})
+
+const edit = {
+  type: 'object',
+  required: ['do'],
+  discriminator: { propertyName: 'do' },
+  oneOf: [
+    object(['do', 'collection', 'id', 'value'], { do: { const: 'add' }, collection: oneOf(COLLECTIONS), id: ref('slug'), value: { type: 'object' } }),
+    object(['do', 'collection', 'id'], { do: { const: 'remove' }, collection: oneOf(COLLECTIONS), id: ref('slug') }),
+    object(['do', 'at'], { do: { const: 'set' }, at: { ...listOf(ref('fieldName'), 12, 1) }, value: {} }),
+    object(['do', 'id', 'link'], { do: { const: 'connect' }, id: ref('slug'), link: ref('link') }),
+    object(['do', 'id'], { do: { const: 'disconnect' }, id: ref('slug') }),
+    object(['do', 'id', 'end'], { do: { const: 'move' }, id: ref('slug'), end: oneOf(['from', 'to']), to: ref('linkEnd'), adapter: ref('slug') }),
+  ],
+}
+
+/** JSON Schema (draft-07 with $defs) of the open file and of edits. Compiled ahead by scripts/compile-schema.ts. */
+export const SCHEMA = {
+  $id: 'interlumen',
+  ...object(['format', 'show', 'plans'], {
+    format: { const: FORMAT_VERSION },
+    show: object(['title'], { title: ref('title') }),
+    plans: { ...mapOf(ref('plan'), 100), minProperties: 1 },
+  }),
+  $defs: {
+    slug: { type: 'string', pattern: SLUG },
+    // Patterns, not minLength: the compiled code then needs no runtime package. No control characters.
+    title: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,120}$' },
+    // Steps of a path into a plan: slugs, and the field names of this schema.
+    fieldName: { type: 'string', pattern: '^(?!constructor$|prototype$)[A-Za-z0-9][A-Za-z0-9-]{0,63}$' },
+    rate: oneOf(RATE_TEXTS),
+    format: object(['raster', 'scan', 'rate'], { raster: oneOf(RASTER_IDS), scan: oneOf(SCANS), rate: ref('rate') }),
+    formatSets: listOf(object(['raster', 'scan', 'rates'], { raster: oneOf(RASTER_IDS), scan: oneOf(SCANS), rates: listOf(ref('rate'), RATE_TEXTS.length, 1) }), 100),
+    delay: object(['min', 'typ', 'max', 'unit'], { min: number(0, 10_000), typ: number(0, 10_000), max: number(0, 10_000), unit: oneOf(['ms', 'frames']) }),
+    port: object(['title', 'dir', 'carries', 'connector'], {
+      title: ref('title'), dir: oneOf(['in', 'out']), carries: oneOf(SIGNAL_KINDS), connector: oneOf(CONNECTORS),
+      number: whole(1, 999), maxMHz: number(1, 10_000), classes: listOf(oneOf(SDI_CLASSES), SDI_CLASSES.length, 1),
+      budgetDb: object([], Object.fromEntries(SDI_CLASSES.map(name => [name, number(1, 100)]))),
+      coding: object(['sampling', 'depth'], { sampling: oneOf(SAMPLINGS), depth: oneOf(DEPTHS) }),
+      makes: ref('formatSets'),
+      takes: { if: { type: 'string' }, then: { const: 'standard' }, else: ref('formatSets') },
+      delay: ref('delay'),
+      feeds: listOf(oneOf(FEEDS), FEEDS.length, 1),
+    }),
+    path: object(['from', 'to', 'format', 'delay'], {
+      from: listOf(ref('slug'), 200, 1), to: listOf(ref('slug'), 200, 1), format: oneOf(['same', 'port', 'standard']), passes: ref('formatSets'), delay: ref('delay'),
+    }),
+    model,
+    cable,
+    adapter,
+    lead: { type: 'object', required: ['kind'], if: { properties: { kind: { const: 'adapter' } } }, then: ref('adapter'), else: ref('cable') },
+    brief: object([], { cableSchool: oneOf(CABLE_SCHOOLS), currency: { type: 'string', pattern: '^[A-Z]{3}$' } }),
+    want: object(['sink', 'feed'], { sink: ref('slug'), feed: oneOf(FEEDS) }),
+    device: object(['model', 'name', 'order'], {
+      model: ref('slug'), name: ref('title'), order: number(-1e9, 1e9), in: ref('slug'), mode: ref('slug'), standard: ref('format'),
+      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' } }, { minProperties: 1 }), 200), minProperties: 1 },
+    }),
+    linkEnd: object(['device', 'port'], { device: ref('slug'), port: ref('slug') }),
+    link: object(['cable'], {
+      from: ref('linkEnd'), to: ref('linkEnd'), cable: ref('slug'),
+      adapters: object([], { from: ref('slug'), to: ref('slug') }, { minProperties: 1 }),
+      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200),
+    }),
+    segment: object(['title', 'order'], { title: ref('title'), order: number(-1e9, 1e9), sources: listOf(ref('slug'), 5000) }),
+    plan,
+    edit,
+    transaction: object(['client', 'seq', 'title', 'edits'], {
+      client: { type: 'string', pattern: '^[a-z0-9-]{4,40}$' }, seq: whole(1, Number.MAX_SAFE_INTEGER), title: ref('title'),
+      edits: listOf(ref('edit'), 5000, 1), undoes: ref('transactionId'), redoes: ref('transactionId'),
+    }),
+    transactionId: { type: 'string', pattern: '^[a-z0-9-]{4,40}:[1-9][0-9]{0,15}$' },
+  },
+} as const

@@ -1,0 +1,4 @@
+export * from './rate'
+export * from './format'
+export * from './link-rate'
+export * from './connector'

@@ -1,0 +1,75 @@
+import { LEADS } from '#core/cable'
+import { MODELS } from '#core/catalog'
+import { freshId, own, type Device, type Edit, type Link, type Plan } from '#core/plan'
+
+/** Collects the edits of one change and keeps its ids apart from those of the plan and from each other. */
+export class Draft {
+  readonly edits: Edit[] = []
+  private readonly taken: Record<'models' | 'leads' | 'devices' | 'links', Record<string, true>>
+
+  /** `random` gives numbers from 0 up to 1; a seeded one makes the ids repeatable. */
+  constructor(readonly plan: Plan, private readonly random: () => number = seeded(JSON.stringify([Object.keys(plan.devices), Object.keys(plan.links)]))) {
+    const ids = (map: object) => Object.fromEntries(Object.keys(map).map(id => [id, true as const]))
+    this.taken = { models: ids(plan.models), leads: ids(plan.leads), devices: ids(plan.devices), links: ids(plan.links) }
+  }
+
+  /** The plan's key of a model, which is embedded first when it comes from the catalogue and is not there yet. */
+  model(id: string): string {
+    return this.embed('models', id, MODELS.get(id))
+  }
+
+  lead(id: string): string {
+    return this.embed('leads', id, LEADS.get(id))
+  }
+
+  private embed<T extends { from?: string }>(collection: 'models' | 'leads', id: string, row: T | undefined): string {
+    const there = this.plan[collection] as Readonly<Record<string, { from?: string }>>
+    if (!row) return id
+    if (own(there, id)?.from === row.from) return id
+    const same = Object.entries(there).find(([, known]) => known.from === row.from)
+    if (same) return same[0]
+    const added = this.edits.find(edit => edit.do === 'add' && edit.collection === collection && (edit.value as T).from === row.from)
+    if (added?.do === 'add') return added.id
+    const key = own(this.taken[collection], id) ? freshId(id, this.taken[collection], this.random) : id
+    this.taken[collection][key] = true
+    this.edits.push({ do: 'add', collection, id: key, value: row })
+    return key
+  }
+
+  device(device: Device): string {
+    const id = freshId(device.name, this.taken.devices, this.random)
+    this.taken.devices[id] = true
+    this.edits.push({ do: 'add', collection: 'devices', id, value: device })
+    return id
+  }
+
+  connect(link: Link, id: string = freshId(`${link.from?.device ?? 'loose'}-to-${link.to?.device ?? 'loose'}`, this.taken.links, this.random)): string {
+    this.taken.links[id] = true
+    this.edits.push({ do: 'connect', id, link })
+    return id
+  }
+
+  disconnect(id: string): void {
+    this.edits.push({ do: 'disconnect', id })
+  }
+
+  set(at: readonly string[], value?: unknown): void {
+    this.edits.push(value === undefined ? { do: 'set', at } : { do: 'set', at, value })
+  }
+
+  move(id: string, end: 'from' | 'to', to?: { device: string, port: string }, adapter?: string): void {
+    this.edits.push({ do: 'move', id, end, ...(to ? { to } : {}), ...(adapter ? { adapter } : {}) })
+  }
+}
+
+/** A repeatable sequence of numbers from 0 up to 1 (mulberry32 over a hash of the seed). */
+export function seeded(seed: string): () => number {
+  let state = 2166136261
+  for (let i = 0; i < seed.length; i++) state = Math.imul(state ^ seed.charCodeAt(i), 16777619)
+  return () => {
+    state = (state + 0x6D2B79F5) | 0
+    let t = Math.imul(state ^ (state >>> 15), 1 | state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}

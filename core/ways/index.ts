@@ -1,0 +1,2 @@
+export * from './draft'
+export * from './ways'
