@@ -1,0 +1,1 @@
+<template><main>hi</main></template>

@@ -1,0 +1,48 @@
+import { cp } from 'node:fs/promises'
+import { fileURLToPath } from 'node:url'
+
+const inRoot = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-06-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module'],
+  css: [
+    '@fontsource-variable/atkinson-hyperlegible-next/wght.css',
+    '@fontsource-variable/atkinson-hyperlegible-mono/wght.css',
+    '~/theme/main.css',
+  ],
+  alias: { '#core': inRoot('./core') },
+  app: {
+    head: {
+      title: 'Interlumen',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'color-scheme', content: 'dark' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  vuetify: {
+    moduleOptions: { disableVuetifyStyles: false, styles: true },
+    vuetifyOptions: '~/theme/vuetify.ts',
+  },
+  postcss: { plugins: { cssnano: false } },
+  vite: {
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['comlink', '@mdi/js', 'fuse.js'] },
+    build: { chunkSizeWarningLimit: 900 },
+  },
+  nitro: {
+    errorHandler: inRoot('./server/error.ts'),
+    hooks: {
+      // Migrations are read at start; the server's bundle does not carry them by itself.
+      compiled: async (nitro) => {
+        await cp(inRoot('./server/db/migrations'), `${nitro.options.output.serverDir}/migrations`, { recursive: true })
+        await cp(inRoot('./demo'), `${nitro.options.output.serverDir}/demo`, { recursive: true, filter: source => !source.endsWith('.ts') })
+      },
+    },
+  },
+  typescript: { typeCheck: false, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  $development: { experimental: { viteEnvironmentApi: true } },
+})

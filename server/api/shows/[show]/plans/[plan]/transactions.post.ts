@@ -1,0 +1,24 @@
+import { array, mixed, number, object } from 'yup'
+import { checkTransaction, type Transaction } from '#core/plan'
+import { writeTransactions } from '../../../../../db/shows'
+
+const envelope = object({
+  base: number().integer('a whole number').min(0, 'a revision from 0').required('the revision that the transactions were made on'),
+  transactions: array(mixed()).min(1, 'at least one transaction').max(500, 'at most 500 transactions').required('a list of transactions'),
+})
+
+export default defineEventHandler(async (event) => {
+  const { base, transactions } = await readEnvelope(event, envelope)
+  const checked = transactions.map((transaction, i): Transaction => {
+    const outcome = checkTransaction(transaction)
+    if (!outcome.ok) throw refused({ ...outcome.problem, path: `/transactions/${i}${outcome.problem.path}` })
+    return outcome.value
+  })
+  const written = await writeTransactions(await useDatabase(), idParam(event, 'show'), idParam(event, 'plan'), base, checked)
+  switch (written.outcome) {
+    case 'written': return { revision: written.revision, accepted: written.accepted }
+    case 'behind': throw fail(409, 'The plan has moved on since.', { code: 'behind', revision: written.revision, newer: written.newer })
+    case 'refused': throw refused(written.problem)
+    case 'missing': throw noPlan()
+  }
+})

@@ -1,0 +1,43 @@
+import type { H3Event } from 'h3'
+import { ValidationError, type AnyObjectSchema, type InferType } from 'yup'
+import { MAX_FILE_BYTES } from '#core/plan'
+import { fail, refused } from './refusal'
+
+/** Largest body of a write that is no file: a transaction with its edits. */
+const MAX_BODY_BYTES = 2_000_000
+
+/** Reads a body no farther than its limit, whatever its length header says. */
+export async function readText(event: H3Event, limit = MAX_BODY_BYTES): Promise<string> {
+  const { req } = event.node
+  const tooLarge = () => fail(413, `The body is larger than ${limit} bytes.`, { allowed: `at most ${limit} bytes` })
+  if (Number(req.headers['content-length'] ?? 0) > limit) throw tooLarge()
+  const chunks: Buffer[] = []
+  let size = 0
+  for await (const chunk of req as AsyncIterable<Buffer>) {
+    size += chunk.length
+    if (size > limit) throw tooLarge()
+    chunks.push(chunk)
+  }
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+export const readFileText = (event: H3Event): Promise<string> => readText(event, MAX_FILE_BYTES)
+
+/** Reads a JSON body and checks its envelope; unknown keys are refused. */
+export async function readEnvelope<T extends AnyObjectSchema>(event: H3Event, schema: T): Promise<InferType<T>> {
+  const text = await readText(event)
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  }
+  catch {
+    throw refused({ path: '/', found: 'no JSON', allowed: 'one JSON object' })
+  }
+  try {
+    return await schema.noUnknown().validate(json, { strict: true, abortEarly: true }) as InferType<T>
+  }
+  catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    throw refused({ path: `/${(error.path ?? '').replaceAll('.', '/')}`, found: typeof error.value === 'object' ? 'something else' : JSON.stringify(error.value) ?? 'nothing', allowed: error.message })
+  }
+}
