@@ -1,1 +1,6 @@
-<template><NuxtPage /></template>
+<template>
+  <v-app>
+    <NuxtPage />
+    <NoticeBar />
+  </v-app>
+</template>

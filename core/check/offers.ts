@@ -18,7 +18,7 @@ export function spanOf({ wire, figures }: WireTrace): Span {
 }
 
 /** Sets an output to a format, in the mode that allows it. */
-function setFormat(draft: Draft, node: Node, portId: string, format: VideoFormat): boolean {
+export function setFormat(draft: Draft, node: Node, portId: string, format: VideoFormat): boolean {
   const modes = makesInAnyMode(node.model, portId).filter(({ sets }) => setsContain(sets, format))
   if (modes.length === 0) return false
   const current = node.device.mode ?? Object.keys(node.model.modes ?? {})[0]
@@ -293,3 +293,39 @@ export function freeOutputs(traced: Traced, feed: Feed): Socket[] {
     .flatMap(stage => freeSockets(traced, stage, 'out').filter(({ port }) => port?.feeds?.includes(feed)))
 }
 
+
+/** Other ways between what enters a device on the way and where its run goes on to; the device goes. */
+export function replaceDevice(traced: Traced, device: string, most = 4): Proposal[] {
+  const { plan, chain, trace } = traced
+  const entering = [...chain.wires.values()].filter(wire => wire.to?.node.id === device)
+  const leaving = [...chain.wires.values()].filter(wire => wire.from?.node.id === device)
+  const [first] = entering
+  const [last] = leaving
+  if (entering.length !== 1 || leaving.length !== 1 || !first?.from?.port || !last?.to?.port) return []
+  const signal = trace.wires.get(first.id)!.signal
+  if (!signal) return []
+  const routes = [first, last].map(({ link }) => link.routeM ?? 0)
+  const longest = Math.max(...routes)
+  const span: Span = longest > 0 ? { routeM: longest } : {}
+  return waysBetween(plan, { port: first.from.port, signal }, { node: last.to.node, portId: last.to.portId, port: last.to.port }, span)
+    .filter(way => !(way.devices.length === 1 && way.devices[0]!.row.from === chain.nodes.get(device)!.model.from))
+    .slice(0, most).map((way) => {
+      const draft = new Draft(plan)
+      draft.disconnect(first.id)
+      draft.disconnect(last.id)
+      draft.edits.push({ do: 'remove', collection: 'devices', id: device })
+      layWay(draft, way, first.link.from!, last.link.to!, chain.nodes.get(signal.origin.device)!.device.name, last.id)
+      return { title: `In its place: ${wayTitle(way)}`.slice(0, 120), edits: draft.edits }
+    })
+}
+
+/** What an output of a stage could be pointed at instead. */
+export function feedChoices({ plan }: Traced, node: Node, portId: string): Proposal[] {
+  const port = own(node.model.ports, portId)
+  const now = own(node.device.ports, portId)?.feed ?? port?.feeds?.[0]
+  return (port?.feeds ?? []).filter(feed => feed !== now).map((feed) => {
+    const draft = new Draft(plan)
+    draft.set(['devices', node.id, 'ports', portId, 'feed'], feed)
+    return { title: `Point it at ${feed}`, edits: draft.edits }
+  })
+}

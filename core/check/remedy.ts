@@ -22,12 +22,12 @@ export interface Remedy extends Proposal {
   readonly effect: Effect
 }
 
-interface Tried extends Effect {
+export interface Tried extends Effect {
   readonly checked: Checked
 }
 
 /** Applies the edits to a copy and compares; undefined where they cannot be applied. */
-function tryEdits(checked: Checked, edits: readonly Edit[]): Tried | undefined {
+export function tryEdits(checked: Checked, edits: readonly Edit[]): Tried | undefined {
   const { plan, segment } = checked.traced
   const applied = applyEdits(plan, edits)
   if (!applied.ok) return undefined
@@ -81,7 +81,7 @@ export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy
 
 const MOST_STEPS = 4
 const MOST_ALONE = 2
-const isGrave = ({ severity }: Pick<Finding, 'severity'>): boolean => severity !== 'Q' && severity !== 'N'
+export const isGrave = ({ severity }: Pick<Finding, 'severity'>): boolean => severity !== 'Q' && severity !== 'N'
 
 /** Joins further remedies to a proposal until it keeps its word; undefined where a few do not suffice. */
 function complete(checked: Checked, proposal: Proposal, finding: Finding): Remedy | undefined {

@@ -60,7 +60,7 @@ export interface Span {
  * input takes the format is left to a second change.
  */
 export function waysBetween(plan: Plan, start: Start, target: Target, span: Span, heed: 'format' | 'reach' = 'format'): Way[] {
-  const leads = new Map<string, LeadModel>([...LEADS, ...Object.entries(plan.leads)])
+  const leads = allLeads(plan)
   const shelf = wayModels(plan)
   const ways: Way[] = []
   const tryDevices = (devices: Shelf[], spread: readonly Span[][]) => {
@@ -119,6 +119,11 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
       delay: { min: signal.delay.min - start.signal.delay.min, typ: signal.delay.typ - start.signal.delay.typ, max: signal.delay.max - start.signal.delay.max },
     }
   }
+}
+
+/** All leads by id: the catalogue's, and the plan's own, which stand before a row of the same id. */
+export function allLeads(plan: Plan): ReadonlyMap<string, LeadModel> {
+  return new Map<string, LeadModel>([...LEADS, ...Object.entries(plan.leads)])
 }
 
 const byMerit = (a: Way, b: Way): number => Number(a.risky) - Number(b.risky) || a.minor - b.minor || a.devices.length - b.devices.length

@@ -1,0 +1,253 @@
+import type { Board, Hop, Lane, Stage, StageInput, StageOutput } from '#core/board'
+
+/** All lengths here are CSS pixels. */
+export interface Columns {
+  readonly pad: number
+  readonly sourceW: number
+  readonly sinkW: number
+  readonly spineW: number
+  /** Where hops begin, right of the source names. */
+  readonly inX: number
+  /** Left edge of the spine of a stage by how many stages it is away from the last. */
+  readonly spineX: readonly number[]
+  /** Where hops towards the sinks end. */
+  readonly outX: number
+  readonly width: number
+}
+
+export interface Segment {
+  readonly hop: Hop
+  /** Place among the lane's hops. */
+  readonly index: number
+  readonly x0: number
+  readonly x1: number
+}
+
+/** A lane on the board. `in` enters a stage from the left, `out` leaves one to the right, `across` has no stage at either end or stands apart. */
+export interface PlacedLane {
+  readonly lane: Lane
+  readonly side: 'in' | 'link' | 'out' | 'across'
+  /** Middle of the band. */
+  readonly y: number
+  readonly top: number
+  readonly height: number
+  readonly x0: number
+  readonly x1: number
+  readonly segments: readonly Segment[]
+  /** Where a shared way comes down from an earlier lane. */
+  readonly fork?: { readonly x: number, readonly fromY: number }
+  /** For runs that begin behind a sink's loop-through or a far stage, what stands where the source would. */
+  readonly begins?: string
+}
+
+export interface PlacedPort<P> {
+  readonly port: P
+  readonly y: number
+  /** Several free ports on one row are told together. */
+  readonly span: string
+}
+
+export interface PlacedSpine {
+  readonly stage: Stage
+  readonly x: number
+  readonly width: number
+  readonly top: number
+  readonly height: number
+  readonly inputs: readonly PlacedPort<StageInput>[]
+  readonly outputs: readonly PlacedPort<StageOutput>[]
+}
+
+export interface Layout {
+  readonly columns: Columns
+  readonly lanes: readonly PlacedLane[]
+  readonly spines: readonly PlacedSpine[]
+  /** Top of the opened lane's panel. */
+  readonly panelY: number | undefined
+  readonly height: number
+  readonly rowH: number
+}
+
+export const PANEL_H = 196
+const BOX_W = 104
+const GAP = 12
+
+/** Row height: room for a finger while there is room, one line each on large boards. */
+export const rowHeight = (lanes: number): number => (lanes > 26 ? 32 : 44)
+
+/** Lays the board out in columns; nobody drags anything. `open` is the lane under which the panel unfolds. */
+export function layOut(board: Board, width: number, open: string | undefined): Layout {
+  const rowH = rowHeight(board.lanes.length)
+  const depths = depthsOf(board)
+  const columns = columnsFor(width, Math.max(0, ...depths.values()))
+  const rows: Row[] = []
+  const spines: SpineRows[] = []
+  const placed = new Set<string>()
+  const lanesById = new Map(board.lanes.map(lane => [lane.id, lane]))
+  let cursor = 0
+
+  const roots = [...board.stages].sort((a, b) => (depths.get(a.id)! - depths.get(b.id)!) || a.order - b.order || (a.id < b.id ? -1 : 1))
+  for (const stage of roots) {
+    if (placed.has(stage.id)) continue
+    const block = placeStage(stage, cursor)
+    cursor = Math.max(block.leftEnd, block.rightEnd) + 1
+  }
+  const rest = board.lanes.filter(lane => !rows.some(row => row.lane.id === lane.id))
+    .sort((a, b) => Number(a.from === undefined) - Number(b.from === undefined) || (a.from?.order ?? 0) - (b.from?.order ?? 0) || (a.to?.order ?? 0) - (b.to?.order ?? 0))
+  for (const lane of rest) rows.push({ lane, row: cursor++, side: 'across', stage: undefined })
+  return finish()
+
+  function placeStage(stage: Stage, top: number): { leftEnd: number, rightEnd: number } {
+    placed.add(stage.id)
+    const inputs: { port: StageInput, row: number, span: string }[] = []
+    let left = top
+    for (const port of groupFree(stage.inputs)) {
+      const [first] = port.ports as [StageInput]
+      if (first.lanes.length === 0) {
+        inputs.push({ port: first, row: left++, span: port.span })
+        continue
+      }
+      for (const [i, id] of first.lanes.entries()) {
+        const lane = lanesById.get(id)!
+        const feeder = board.stages.find(({ id: other }) => other === lane.from?.device)
+        const nests = feeder !== undefined && !placed.has(feeder.id)
+        const block = nests ? placeStage(feeder, left) : undefined
+        const row = block ? left + Math.floor((block.leftEnd - left - 1) / 2) : left
+        rows.push({ lane, row, side: feeder ? (nests ? 'link' : 'across') : 'in', stage: stage.id, ...(feeder && !nests ? { begins: `${feeder.name} ${lane.from!.socket}` } : {}) })
+        if (i === 0) inputs.push({ port: first, row, span: String(first.number) })
+        left = block ? Math.max(left + 1, block.leftEnd) : left + 1
+      }
+    }
+    const outputs: { port: StageOutput, row: number, span: string }[] = []
+    let right = top
+    const isFeeder = (depths.get(stage.id) ?? 0) > 0
+    for (const port of groupFree(stage.outputs)) {
+      const [first] = port.ports as [StageOutput]
+      const outward = first.lanes.map(id => lanesById.get(id)!).filter(lane => lane.to?.role !== 'stage')
+        .sort((a, b) => a.shared - b.shared || (a.to?.order ?? 0) - (b.to?.order ?? 0))
+      if (isFeeder) {
+        // What else a feeder gives stands below all, since the next spine is in the way here.
+        continue
+      }
+      if (first.lanes.length === 0) {
+        outputs.push({ port: first, row: right++, span: port.span })
+        continue
+      }
+      outputs.push({ port: first, row: right, span: String(first.number) })
+      for (const lane of outward) rows.push({ lane, row: right++, side: 'out', stage: stage.id })
+      if (outward.length === 0) right++
+    }
+    if (depths.get(stage.id) === 0 && stage === roots[0]) {
+      for (const lane of board.lanes.filter(({ id }) => id.startsWith('want:'))) rows.push({ lane, row: right++, side: 'out', stage: stage.id })
+    }
+    spines.push({ stage, top, bottom: Math.max(left, isFeeder ? left : right, top + 1), inputs, outputs })
+    return { leftEnd: Math.max(left, top + 1), rightEnd: right }
+  }
+
+  function finish(): Layout {
+    const openRow = rows.find(({ lane }) => lane.id === open)?.row
+    const panelY = openRow === undefined ? undefined : (openRow + 1) * rowH
+    const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? PANEL_H + 8 : 0)
+    const spineOf = new Map<string, { x: number }>(spines.map(({ stage }) => [stage.id, { x: columns.spineX[depths.get(stage.id) ?? 0]! }]))
+    const done = new Map<string, PlacedLane>()
+    for (const row of rows.sort((a, b) => a.lane.shared - b.lane.shared)) {
+      const { lane, side } = row
+      const x1 = side === 'out' || (side === 'across' && lane.to?.role !== 'stage') ? columns.outX : spineOf.get(row.stage ?? '')?.x ?? columns.outX
+      const x0 = side === 'out' ? spineOf.get(row.stage!)!.x + columns.spineW : side === 'link' ? spineOf.get(lane.from!.device)!.x + columns.spineW : columns.inX
+      const y = yOf(row.row) + rowH - 18
+      const parent = lane.sharedWith === undefined ? undefined : done.get(lane.sharedWith)
+      const trunk = parent?.segments.find(({ index }) => index === lane.shared - 1)
+      const looped = lane.shared > 0 && !trunk
+      const start = trunk ? (trunk.x0 + trunk.x1) / 2 : x0
+      done.set(lane.id, {
+        lane, side, y, top: yOf(row.row), height: rowH, x0: start, x1,
+        segments: segmentsOf(lane, trunk ? lane.shared : looped ? lane.shared - 1 : 0, start, x1),
+        ...(trunk && parent ? { fork: { x: start, fromY: parent.y } } : {}),
+        ...(row.begins ? { begins: row.begins } : {}),
+      })
+    }
+    const last = Math.max(0, ...rows.map(({ row }) => row + 1), ...spines.map(({ bottom }) => bottom))
+    return {
+      columns, rowH, panelY, height: yOf(last) + 8,
+      lanes: [...done.values()].sort((a, b) => a.top - b.top || a.x0 - b.x0),
+      spines: spines.map(({ stage, top, bottom, inputs, outputs }) => ({
+        stage, x: spineOf.get(stage.id)!.x, width: columns.spineW, top: yOf(top) + 4, height: yOf(bottom - 1) + rowH - yOf(top) - 4,
+        inputs: inputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - 18, span })),
+        outputs: outputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - 18, span })),
+      })),
+    }
+  }
+}
+
+interface Row {
+  readonly lane: Lane
+  readonly row: number
+  readonly side: PlacedLane['side']
+  readonly stage: string | undefined
+  readonly begins?: string
+}
+
+interface SpineRows {
+  readonly stage: Stage
+  readonly top: number
+  readonly bottom: number
+  readonly inputs: readonly { port: StageInput, row: number, span: string }[]
+  readonly outputs: readonly { port: StageOutput, row: number, span: string }[]
+}
+
+/** Neighbouring free ports share a row: "5 to 8". */
+function groupFree<P extends { readonly number: number, readonly lanes: readonly string[] }>(ports: readonly P[]): { ports: readonly P[], span: string }[] {
+  const groups: { ports: P[], span: string }[] = []
+  for (const port of ports) {
+    const last = groups.at(-1)
+    if (port.lanes.length === 0 && last && last.ports[0]!.lanes.length === 0) last.ports.push(port)
+    else groups.push({ ports: [port], span: String(port.number) })
+  }
+  return groups.map(({ ports: grouped }) => ({ ports: grouped, span: grouped.length > 1 ? `${grouped[0]!.number}\u2013${grouped.at(-1)!.number}` : String(grouped[0]!.number) }))
+}
+
+/** How many stages lie between each stage and the last one that its picture can reach. */
+function depthsOf({ stages, lanes }: Board): Map<string, number> {
+  const next = new Map<string, Set<string>>(stages.map(({ id }) => [id, new Set<string>()]))
+  for (const { from, to } of lanes) if (from?.role === 'stage' && to?.role === 'stage' && from.device !== to.device) next.get(from.device)?.add(to.device)
+  const depths = new Map<string, number>()
+  const visit = (id: string, path: ReadonlySet<string>): number => {
+    const known = depths.get(id)
+    if (known !== undefined) return known
+    const below = [...next.get(id)!].filter(other => !path.has(other)).map(other => visit(other, new Set([...path, other])))
+    const depth = below.length ? 1 + Math.max(...below) : 0
+    depths.set(id, depth)
+    return depth
+  }
+  for (const { id } of stages) visit(id, new Set([id]))
+  return depths
+}
+
+function columnsFor(wanted: number, depth: number): Columns {
+  const pad = 16
+  const sourceW = 184
+  const sinkW = 172
+  const spineW = depth === 0 ? 120 : 104
+  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + 240 + depth * 88 + 190
+  const width = Math.max(wanted, least)
+  const free = width - pad * 2 - sourceW - sinkW - (depth + 1) * spineW
+  const outW = Math.round(Math.max(190, free * (depth === 0 ? 0.4 : 0.34)))
+  const linkW = depth === 0 ? 0 : Math.max(88, Math.round((free - outW) * 0.2 / depth))
+  const outX = width - pad - sinkW
+  const last = outX - outW - spineW
+  return { pad, sourceW, sinkW, spineW, inX: pad + sourceW, outX, width, spineX: Array.from({ length: depth + 1 }, (_, d) => last - d * (spineW + linkW)) }
+}
+
+/** Shares a lane's length among its hops: devices are boxes of one width, cables take what is left. */
+function segmentsOf(lane: Lane, skip: number, x0: number, x1: number): Segment[] {
+  const hops = lane.hops.slice(skip)
+  const boxes = hops.filter(({ is }) => is === 'device').length
+  const cables = hops.length - boxes
+  const boxW = Math.min(BOX_W, Math.max(56, ((x1 - x0) * 0.6) / Math.max(1, boxes)))
+  const cableW = cables ? Math.max(GAP, (x1 - x0 - boxes * boxW) / cables) : 0
+  let x = x0
+  return hops.map((hop, i) => {
+    const from = x
+    x += hop.is === 'device' ? boxW : cableW
+    return { hop, index: skip + i, x0: from, x1: x }
+  })
+}

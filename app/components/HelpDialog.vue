@@ -1,0 +1,29 @@
+<script setup lang="ts">
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const KEYS = [
+  ['Arrows', 'along the light, and from lane to lane'], ['N', 'next dark end'], ['Enter', 'open the lane; again, apply the chosen remedy'], ['C', 'what else this hop could be'],
+  ['M', 'measure the way of a cable'], ['R', 'rename'], ['L', 'label of a switcher input'], ['Del', 'take out the cable or the device'], ['A', 'add a device'],
+  ['Ctrl Z', 'undo'], ['Ctrl Y', 'redo'], ['Ctrl K', 'find a device, a run or an action'], ['Esc', 'close'], ['?', 'this list'],
+] as const
+</script>
+
+<template>
+  <v-dialog :model-value="open" max-width="560" @update:model-value="value => { if (!value) emit('close') }">
+    <div class="sheet" role="document">
+      <h2>Keys</h2>
+      <dl>
+        <template v-for="[key, what] in KEYS" :key="key"><dt class="key">{{ key }}</dt><dd>{{ what }}</dd></template>
+      </dl>
+      <h2>How to read the light</h2>
+      <p class="legend">A band is as tall as its raster; its ticks are frames, or fields, staggered, when interlaced. It thins along a cable by the share of reach that is used, and ends where the reach does. Light with gaps is at risk. A hatched channel is dark. A bar across the end is an input that refuses.</p>
+      <div class="ends"><button class="btn primary" type="button" autofocus @click="emit('close')">Close</button></div>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+dl { display: grid; grid-template-columns: 96px 1fr; gap: 4px 16px; margin: 0; }
+dd { margin: 0; }
+.legend { margin: 0; max-width: 62ch; }
+</style>

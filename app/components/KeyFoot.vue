@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import { figure } from '#core/check'
+import { usePlanStore } from '~/stores/plan'
+
+defineProps<{ name: string | undefined, keys: readonly (readonly [key: string, what: string])[] }>()
+const store = usePlanStore()
+</script>
+
+<template>
+  <footer class="foot small quiet">
+    <span v-if="name" class="strong cut name">{{ name }}</span>
+    <span v-for="[key, what] in keys" :key="key"><span class="key">{{ key }}</span> {{ what }}</span>
+    <span v-if="store.report" class="figures last">checked in {{ figure(store.report.ms, 1) }}&#8239;ms</span>
+  </footer>
+</template>
+
+<style scoped>
+.foot { height: 24px; flex: none; display: flex; align-items: center; gap: 20px; padding: 0 16px; border-top: 1px solid var(--line); background: var(--surface); white-space: nowrap; overflow: hidden; }
+.name { color: var(--text); max-width: 240px; }
+.last { margin-left: auto; }
+</style>

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import type { Board, CableHop } from '#core/board'
+import { figure, lengthText, SEVERITY_WORDS } from '#core/check'
+import { layOut, PANEL_H, type PlacedLane } from '~/board/layout'
+import { partsOf, type LanePart } from '~/board/parts'
+import { useBoardStore } from '~/stores/board'
+
+const props = defineProps<{ board: Board }>()
+const emit = defineEmits<{ act: [what: string], free: [device: string, port: string], stage: [device: string] }>()
+
+const selection = useBoardStore()
+const frame = ref<HTMLElement>()
+const { width } = useElementSize(frame)
+const layout = computed(() => layOut(props.board, Math.max(880, Math.floor(width.value)), selection.open ? selection.lane : undefined))
+const rows = computed(() => layout.value.lanes.map(placed => ({ placed, parts: partsOf(placed) })))
+
+const fresh = ref<ReadonlySet<string>>(new Set())
+watch(() => props.board, (now, before) => {
+  const dark = new Set(before?.lanes.filter(({ lit }) => !lit).map(({ id }) => id))
+  fresh.value = new Set(now.lanes.filter(({ id, lit }) => lit && dark.has(id)).map(({ id }) => id))
+  if (selection.lane && !now.lanes.some(({ id }) => id === selection.lane)) {
+    selection.open = false
+    const [first] = layout.value.lanes
+    if (first) selection.choose(first.lane.id, 'origin')
+    else selection.lane = undefined
+  }
+})
+
+const current = computed(() => rows.value.find(({ placed }) => placed.lane.id === selection.lane))
+const currentPart = computed(() => current.value?.parts.find(({ key }) => key === selection.part) ?? current.value?.parts[0])
+
+function isChosen(placed: PlacedLane, part: LanePart): boolean {
+  return placed.lane.id === selection.lane && part.key === currentPart.value?.key
+}
+
+function focusPart(): void {
+  void nextTick(() => {
+    const element = document.getElementById(partId(selection.lane ?? '', currentPart.value?.key ?? ''))
+    element?.focus({ preventScroll: true })
+    element?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  })
+}
+
+const partId = (lane: string, part: string): string => `part-${lane}-${part}`.replaceAll(':', '_')
+
+function choose(lane: string, part: string): void {
+  selection.choose(lane, part)
+  focusPart()
+}
+
+function press(placed: PlacedLane, part: LanePart): void {
+  const again = isChosen(placed, part) && selection.open
+  choose(placed.lane.id, part.key)
+  if (again) selection.open = false
+  else selection.unfold(placed.lane.findings.length ? 'mend' : 'change')
+}
+
+function step(rowsDown: number, partsRight: number): void {
+  const i = rows.value.findIndex(({ placed }) => placed.lane.id === selection.lane)
+  if (i < 0) {
+    const [first] = rows.value
+    if (first) choose(first.placed.lane.id, first.parts[0]?.key ?? 'origin')
+    return
+  }
+  if (partsRight) {
+    const { parts, placed } = rows.value[i]!
+    const at = parts.findIndex(({ key }) => key === currentPart.value?.key)
+    const next = parts[Math.min(parts.length - 1, Math.max(0, at + partsRight))]
+    if (next) choose(placed.lane.id, next.key)
+    return
+  }
+  const next = rows.value[Math.min(rows.value.length - 1, Math.max(0, i + rowsDown))]!
+  choose(next.placed.lane.id, next.parts.find(({ key }) => key === selection.part)?.key ?? next.parts[0]?.key ?? 'origin')
+}
+
+/** The next lane with a finding after the chosen one, the gravest kind first round. */
+function nextDark(): boolean {
+  const dark = rows.value.filter(({ placed }) => placed.lane.findings.length > 0)
+  if (dark.length === 0) return false
+  const order = rows.value.map(({ placed }) => placed.lane.id)
+  const from = selection.lane ? order.indexOf(selection.lane) : -1
+  const next = dark.find(({ placed }) => order.indexOf(placed.lane.id) > from) ?? dark[0]!
+  const broken = next.parts.find(({ hop }) => hop?.is === 'cable' && (hop.reason || hop.risky)) ?? next.parts[0]!
+  choose(next.placed.lane.id, broken.key)
+  selection.unfold('mend')
+  return true
+}
+
+defineExpose({ step, nextDark, focusPart, current, currentPart, rows })
+
+function cableLabel({ title, lengthM }: CableHop): string {
+  return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, { length: 'm' })}`
+}
+
+function reasonLabel({ reason }: CableHop): string {
+  if (!reason) return ''
+  return reason.tooFarM === undefined ? reason.words : `${lengthText(Number(reason.tooFarM.toFixed(reason.tooFarM < 10 ? 1 : 0)), { length: 'm' })} ${reason.words}`
+}
+
+function keysDown(event: KeyboardEvent): void {
+  const moves: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }
+  const move = moves[event.key]
+  if (!move || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  step(...move)
+}
+</script>
+
+<template>
+  <div ref="frame" class="board" @keydown="keysDown">
+    <div class="heads small quiet" :style="{ width: `${layout.columns.width}px` }">
+      <span :style="{ left: `${layout.columns.pad}px` }">Source</span>
+      <span :style="{ left: `${layout.columns.inX + 12}px` }">On the way</span>
+      <span :style="{ left: `${layout.columns.outX - 76}px`, width: '70px', textAlign: 'right' }">On the way</span>
+      <span :style="{ left: `${layout.columns.outX + 12}px` }">Who sees it</span>
+    </div>
+    <div class="scroll">
+      <div class="lay" :style="{ width: `${layout.columns.width}px`, height: `${layout.height}px` }">
+        <BoardLight :layout="layout" :fresh="fresh" />
+
+        <section
+          v-for="spine in layout.spines" :key="spine.stage.id" class="spine" :aria-label="`${spine.stage.name}, ${spine.stage.standard}`"
+          :style="{ left: `${spine.x}px`, top: `${spine.top}px`, width: `${spine.width}px`, height: `${spine.height}px` }"
+        >
+          <template v-for="input in spine.inputs" :key="input.port.port">
+            <button
+              v-if="input.port.lanes.length === 0" class="port free" type="button" :style="{ top: `${input.y - spine.top - 16}px` }"
+              :aria-label="`${spine.stage.name} input ${input.span}, free: connect something`" @click="emit('free', spine.stage.id, input.port.port)"
+            >
+              <span class="number">{{ input.span }}</span><span class="small">free</span>
+            </button>
+            <span v-else class="port" :class="{ unlit: !input.port.lit }" :style="{ top: `${input.y - spine.top - 16}px` }">
+              <span class="number">{{ input.span }}</span><span class="small cut">{{ input.port.label }}</span>
+            </span>
+          </template>
+          <span v-for="output in spine.outputs" :key="output.port.port" class="out small" :class="{ unlit: output.port.lanes.length === 0 }" :style="{ top: `${output.y - spine.top - 11}px` }">{{ output.span }}</span>
+        </section>
+        <button
+          v-for="spine in layout.spines" :key="`name-${spine.stage.id}`" type="button" class="name-plate cut"
+          :style="{ left: `${spine.x}px`, top: `${spine.top + spine.height + 2}px`, width: `${spine.width}px` }" :title="spine.stage.kind" @click="emit('stage', spine.stage.id)"
+        >
+          <b>{{ spine.stage.name }}</b> <span class="figures">{{ spine.stage.standard }}</span>
+        </button>
+
+        <ul class="lanes" aria-label="Runs">
+          <li v-for="{ placed, parts } in rows" :key="placed.lane.id" :class="{ chosen: placed.lane.id === selection.lane, compact: layout.rowH < 40 }">
+            <span class="unseen">{{ placed.lane.words }}</span>
+            <i v-if="placed.lane.id === selection.lane" class="marker" :style="{ top: `${placed.top + 2}px`, height: `${placed.height - 4}px`, left: placed.side === 'out' ? `${layout.columns.width - 6}px` : '2px' }" />
+            <template v-for="part in parts" :key="part.key">
+              <button
+                v-if="part.kind === 'origin' && (placed.side === 'in' || placed.side === 'across')" :id="partId(placed.lane.id, part.key)" type="button" class="end-name" :tabindex="isChosen(placed, part) ? 0 : -1"
+                :style="{ left: `${layout.columns.pad - 6}px`, width: `${layout.columns.sourceW - 4}px`, top: `${placed.top}px`, height: `${placed.height}px` }" :aria-label="part.words" :aria-expanded="selection.open && isChosen(placed, part)"
+                @click="press(placed, part)"
+              >
+                <span class="strong cut" :class="{ unlit: !placed.lane.lit }">{{ placed.begins ?? placed.lane.from?.name }}</span>
+                <span class="figures quiet cut">{{ placed.lane.from?.format }}</span>
+              </button>
+              <button
+                v-else-if="part.kind === 'end' && placed.side !== 'in' && placed.side !== 'link' && placed.lane.to?.role !== 'stage'" :id="partId(placed.lane.id, part.key)" type="button" class="end-name" :tabindex="isChosen(placed, part) ? 0 : -1"
+                :style="{ left: `${layout.columns.outX + 6}px`, width: `${layout.columns.sinkW}px`, top: `${placed.top}px`, height: `${placed.height}px` }" :aria-label="part.words"
+                @click="press(placed, part)"
+              >
+                <span class="strong cut" :class="{ unlit: !placed.lane.lit }">{{ placed.lane.to?.name }}</span>
+                <span class="small quiet cut">{{ placed.lane.id.startsWith('want:') ? `${placed.lane.feed} wanted, not fed` : placed.lane.feed ?? placed.lane.to?.kind }}</span>
+              </button>
+              <button
+                v-else-if="part.kind === 'device' && part.hop?.is === 'device'" :id="partId(placed.lane.id, part.key)" type="button" class="box small" :tabindex="isChosen(placed, part) ? 0 : -1"
+                :style="{ left: `${part.x0 + 6}px`, width: `${part.x1 - part.x0 - 12}px`, top: `${placed.y - 13}px` }" :aria-label="part.words" :title="part.hop.name" @click="press(placed, part)"
+              ><span class="cut">{{ part.hop.kind }}</span></button>
+              <button
+                v-else-if="part.kind === 'cable' && part.hop?.is === 'cable'" :id="partId(placed.lane.id, part.key)" type="button" class="cable" :tabindex="isChosen(placed, part) ? 0 : -1"
+                :style="{ left: `${part.x0 + 5}px`, width: `${part.x1 - part.x0 - 10}px`, top: `${placed.top}px`, height: `${placed.height}px` }" :aria-label="part.words" :title="cableLabel(part.hop)" @click="press(placed, part)"
+              >
+                <span v-if="layout.rowH > 40 || part.hop.reason" class="small texts">
+                  <span class="quiet cut">{{ layout.rowH > 40 || !part.hop.reason ? cableLabel(part.hop) : '' }}</span>
+                  <span v-if="part.hop.reason" class="strong reason">{{ reasonLabel(part.hop) }}</span>
+                </span>
+              </button>
+              <button
+                v-else :id="partId(placed.lane.id, part.key)" type="button" class="socket" :tabindex="isChosen(placed, part) ? 0 : -1"
+                :style="part.kind === 'origin' ? { left: `${part.x1 - 34}px`, width: '34px', top: `${placed.y - 16}px` } : { left: `${part.x0 + 1}px`, width: `${layout.columns.spineW - 36}px`, top: `${placed.y - 16}px` }" :aria-label="part.words" @click="press(placed, part)"
+              />
+            </template>
+            <span v-if="placed.lane.worst && placed.lane.worst !== 'N' && placed.lane.hops.length === 0" class="small strong ghost" :style="{ left: `${placed.x0 + 12}px`, top: `${placed.top + 4}px` }">{{ placed.lane.from ? 'not connected' : 'no cable reaches it' }}</span>
+            <span class="unseen">{{ placed.lane.worst ? `${SEVERITY_WORDS[placed.lane.worst]}, ${figure(placed.lane.findings.length)}` : '' }}</span>
+          </li>
+        </ul>
+
+        <div v-if="layout.panelY !== undefined && current" class="panel" :style="{ top: `${layout.panelY + 2}px`, height: `${PANEL_H}px`, width: `${layout.columns.width - 16}px` }">
+          <OpenedLane :key="current.placed.lane.id" :lane="current.placed.lane" :parts="current.parts" :part="currentPart" @part="key => selection.choose(current!.placed.lane.id, key)" @close="selection.open = false; focusPart()" @act="what => emit('act', what)" />
+        </div>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.board { display: flex; flex-direction: column; min-height: 0; flex: 1; }
+.heads { position: relative; height: 28px; flex: none; border-bottom: 1px solid var(--line); overflow: hidden; }
+.heads span { position: absolute; top: 5px; white-space: nowrap; }
+.scroll { flex: 1; overflow: auto; min-height: 0; }
+.lay { position: relative; margin-bottom: 32px; }
+.lanes { list-style: none; margin: 0; padding: 0; }
+.marker { position: absolute; width: 4px; border-radius: 2px; background: var(--chosen); }
+.spine { position: absolute; background: var(--surface); border: 1px solid var(--border); border-radius: 4px; }
+.port { position: absolute; left: 0; right: 30px; height: 32px; display: flex; align-items: center; gap: 8px; padding-left: 10px; pointer-events: none; }
+.port.free { pointer-events: auto; color: var(--dark); border-radius: 4px; }
+.port.free:hover { color: var(--chosen); }
+.number { font: 650 20px/1 var(--words); min-width: 12px; }
+.port.free .number { font-size: 15px; font-weight: 400; }
+.unlit { color: var(--dark); }
+.out { position: absolute; right: 0; width: 28px; height: 22px; text-align: right; padding-right: 8px; font-weight: 650; }
+.name-plate { position: absolute; height: 26px; font-size: 13px; text-align: center; color: var(--text); }
+.name-plate:hover { color: var(--chosen); }
+.end-name { position: absolute; padding: 3px 6px; display: flex; flex-direction: column; justify-content: center; border-radius: 4px; line-height: 1.2; z-index: 2; }
+.end-name span { display: block; max-width: 100%; }
+.compact .end-name { flex-direction: row; justify-content: flex-start; align-items: center; gap: 8px; }
+.compact .end-name .strong { flex: 0 1 auto; }
+.end-name:hover, .cable:hover { background: rgb(255 255 255 / 4%); }
+.box { position: absolute; z-index: 2; height: 26px; padding: 0 6px; background: var(--raised); border: 1px solid var(--border); border-radius: 4px; display: flex; align-items: center; justify-content: center; }
+.box:hover { border-color: var(--text); }
+.cable { position: absolute; border-radius: 4px; overflow: hidden; z-index: 1; }
+.texts { position: absolute; left: 6px; right: 6px; top: 1px; display: flex; gap: 12px; justify-content: space-between; line-height: 18px; }
+.reason { white-space: nowrap; flex: none; max-width: 100%; overflow: hidden; text-overflow: ellipsis; }
+.socket { position: absolute; height: 32px; border-radius: 4px; z-index: 2; }
+.ghost { position: absolute; white-space: nowrap; pointer-events: none; }
+.panel { position: absolute; left: 8px; z-index: 5; }
+</style>

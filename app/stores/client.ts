@@ -1,0 +1,16 @@
+/** The label of this browser, made once; undo is by browser, so it survives a reload. */
+export function clientId(): string {
+  const known = localStorage.getItem('interlumen:client')
+  if (known && /^[a-z0-9-]{4,40}$/.test(known)) return known
+  const made = `browser-${crypto.randomUUID().slice(0, 13)}`
+  localStorage.setItem('interlumen:client', made)
+  return made
+}
+
+let last = 0
+
+/** A sequence number that no other tab of this browser gives, and that rises within this one. */
+export function nextSeq(): number {
+  last = Math.max(last + 1, Date.now() * 1000 + Math.floor(Math.random() * 1000))
+  return last
+}

@@ -1,0 +1,45 @@
+import { expose } from 'comlink'
+import { boardOf } from '#core/board'
+import { planMinor, planWatts } from '#core/budget'
+import { additionEdits, check, choicesFor, effectOf, remediesOf, type Checked } from '#core/check'
+import { applyEdits, type Plan } from '#core/plan'
+import { seeded } from '#core/ways'
+import type { Checker, Report } from './protocol'
+
+let held: { name: string, version: number, plan: Plan, checked: Checked } | undefined
+
+function hold(name: string, version: number, plan: Plan): Report {
+  const start = performance.now()
+  const checked = check(plan)
+  const ms = performance.now() - start
+  held = { name, version, plan, checked }
+  return { plan: name, version, verdict: checked.verdict, findings: checked.findings, board: boardOf(checked), minor: planMinor(plan), watts: planWatts(plan), ms }
+}
+
+const current = (version: number): Checked | undefined => (held?.version === version ? held.checked : undefined)
+
+const checker: Checker = {
+  open: hold,
+  edit(name, from, version, edits) {
+    if (held?.name !== name || held.version !== from) return 'gap'
+    const applied = applyEdits(held.plan, edits)
+    return applied.ok ? hold(name, version, applied.value.plan) : 'gap'
+  },
+  remedies(version, key) {
+    const checked = current(version)
+    const finding = checked?.findings.find(candidate => candidate.key === key)
+    return checked && finding ? remediesOf(checked, finding) : 'stale'
+  },
+  choices(version, part) {
+    const checked = current(version)
+    return checked ? choicesFor(checked, part) : 'stale'
+  },
+  addition(version, addition, seed) {
+    const checked = current(version)
+    if (!checked) return 'stale'
+    const edits = additionEdits(checked.traced.plan, addition, seeded(seed))
+    return { edits, effect: effectOf(checked, edits) }
+  },
+}
+
+expose(checker)

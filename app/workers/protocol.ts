@@ -1,0 +1,27 @@
+import type { Board } from '#core/board'
+import type { Addition, Choice, Effect, Finding, Part, Remedy, Verdict } from '#core/check'
+import type { Edit, Plan } from '#core/plan'
+
+/** What the page shows of a checked plan. */
+export interface Report {
+  /** The plan's name and the version of it in the page that was checked. */
+  readonly plan: string
+  readonly version: number
+  readonly verdict: Verdict
+  readonly findings: readonly Finding[]
+  readonly board: Board
+  /** Planning price, minor units, and draw, watts. */
+  readonly minor: number
+  readonly watts: number
+  /** Time that tracing and checking took in the worker, ms. */
+  readonly ms: number
+}
+
+/** The worker that holds the plan. `gap` asks for the whole plan, because edits are missing in between. */
+export interface Checker {
+  open(name: string, version: number, plan: Plan): Report
+  edit(name: string, from: number, version: number, edits: readonly Edit[]): Report | 'gap'
+  remedies(version: number, key: string): readonly Remedy[] | 'stale'
+  choices(version: number, part: Part): readonly Choice[] | 'stale'
+  addition(version: number, addition: Addition, seed: string): { readonly edits: readonly Edit[], readonly effect: Effect | undefined } | 'stale'
+}

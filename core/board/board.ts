@@ -1,0 +1,241 @@
+import { portsOf } from '#core/catalog'
+import { isStage, outputFormat, pathFrom, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
+import { type Checked, type Finding, type Severity, SEVERITIES } from '#core/check'
+import { own } from '#core/plan'
+import { formatLabel, framesPerSecond, raster, type VideoFormat } from '#core/signal'
+import { reasonOf, type Reason } from './reason'
+
+/** What the light of a format looks like: its raster's height, and how its frames follow each other. */
+export interface Texture {
+  readonly label: string
+  readonly height: number
+  /** Frames per second, or fields per second where `interlaced`. */
+  readonly pulses: number
+  readonly interlaced: boolean
+}
+
+export interface CableHop {
+  readonly is: 'cable'
+  readonly link: string
+  readonly title: string
+  readonly adapters: readonly string[]
+  readonly routeM: number | undefined
+  readonly lengthM: number | undefined
+  readonly pieces: readonly number[] | undefined
+  readonly couplers: number
+  readonly reachM: number | undefined
+  readonly lossDb: number | undefined
+  readonly budgetDb: number | undefined
+  readonly bitsPerS: number | undefined
+  /** Share of reach used; absent while the length is unknown or nothing is carried. */
+  readonly used: number | undefined
+  /** The picture that enters; absent in the dark. */
+  readonly light: Texture | undefined
+  readonly arrives: boolean
+  /** Light that may break on the day. */
+  readonly risky: boolean
+  readonly reason: Reason | undefined
+  /** Typical delay since the run began, ms, as the picture leaves the cable. */
+  readonly delayMs: number | undefined
+}
+
+export interface DeviceHop {
+  readonly is: 'device'
+  readonly device: string
+  readonly name: string
+  /** The model's title up to its first comma. */
+  readonly kind: string
+  readonly inPort: string
+  readonly outPort: string
+  /** Format that it sets, where it sets one. */
+  readonly sets: string | undefined
+  readonly watts: number
+  readonly minor: number
+  /** What it adds, typical, ms; absent in the dark. */
+  readonly addsMs: number | undefined
+}
+
+export type Hop = CableHop | DeviceHop
+
+export interface LaneEnd {
+  readonly device: string
+  readonly port: string
+  readonly name: string
+  /** "HDMI 2", "input 3". */
+  readonly socket: string
+  readonly role: 'source' | 'stage' | 'sink'
+  readonly format: string | undefined
+  readonly kind: string
+  readonly order: number
+}
+
+/** One run as the board shows it, or what stands where a run is missing. */
+export interface Lane {
+  /** The run's id, `source:<device>` or `want:<id>`. */
+  readonly id: string
+  readonly from: LaneEnd | undefined
+  readonly to: LaneEnd | undefined
+  readonly hops: readonly Hop[]
+  /** How many of the first hops an earlier lane shows already. */
+  readonly shared: number
+  readonly sharedWith: string | undefined
+  readonly lit: boolean
+  /** What is carried or wanted at the sink. */
+  readonly feed: string | undefined
+  readonly findings: readonly string[]
+  readonly worst: Severity | undefined
+  /** The whole lane in words, for those who cannot see it. */
+  readonly words: string
+}
+
+export interface StageInput {
+  readonly port: string
+  readonly number: number
+  readonly label: string
+  readonly lanes: readonly string[]
+  readonly lit: boolean
+  readonly strict: boolean
+  readonly carries: string
+}
+
+export interface StageOutput {
+  readonly port: string
+  readonly number: number
+  readonly feed: string | undefined
+  readonly lanes: readonly string[]
+  readonly carries: string
+}
+
+export interface Stage {
+  readonly id: string
+  readonly name: string
+  readonly kind: string
+  readonly standard: string
+  readonly order: number
+  readonly inputs: readonly StageInput[]
+  readonly outputs: readonly StageOutput[]
+}
+
+export interface Board {
+  readonly lanes: readonly Lane[]
+  readonly stages: readonly Stage[]
+}
+
+export function textureOf(format: VideoFormat): Texture {
+  const interlaced = format.scan !== 'p'
+  return { label: formatLabel(format), height: raster(format.raster).height, pulses: framesPerSecond(format.rate) * (interlaced ? 2 : 1), interlaced }
+}
+
+/** Everything that the runs board shows, as plain data. Linear in hops. */
+export function boardOf({ traced, findings }: Checked): Board {
+  const { chain, runs, pictures, plan } = traced
+  const byRun = new Map<string, Finding[]>()
+  const add = (lane: string, finding: Finding) => byRun.set(lane, [...byRun.get(lane) ?? [], finding])
+  for (const finding of findings) {
+    if (finding.run !== undefined) add(finding.run, finding)
+    else if (finding.at.on === 'sink') add(`want:${finding.at.want}`, finding)
+    else if (finding.at.on === 'device') add(`source:${finding.at.device}`, finding)
+  }
+  const firstWith = new Map<string, string>()
+  const lanes: Lane[] = runs.map((run) => {
+    const found = byRun.get(run.id) ?? []
+    const hops = hopsOf(traced, run)
+    let shared = 0
+    let sharedWith: string | undefined
+    for (const [i, { wire }] of run.links.entries()) {
+      const earlier = firstWith.get(wire.id)
+      if (earlier === undefined) firstWith.set(wire.id, run.id)
+      else if (sharedWith === undefined || sharedWith === earlier) {
+        sharedWith = earlier
+        shared = 2 * i + 2
+      }
+    }
+    const from = run.origin && laneEnd(chain.nodes.get(run.origin.device)!, run.origin.port)
+    const to = run.end && laneEnd(chain.nodes.get(run.end.device)!, run.end.port)
+    const want = to && Object.values(plan.wants).find(({ sink }) => sink === to.device)
+    return lane(run.id, { from, to, hops, shared, sharedWith, lit: run.lit, feed: run.links[0]!.signal?.feed ?? want?.feed }, found)
+  })
+  for (const picture of pictures) {
+    if (picture.of === 'source') {
+      if (lanes.some(({ from }) => from?.device === picture.device)) continue
+      const node = chain.nodes.get(picture.device)!
+      const [port] = portsOf(node.model, 'out')[0] ?? ['']
+      lanes.push(lane(`source:${node.id}`, { from: laneEnd(node, port), to: undefined, hops: [], shared: 0, sharedWith: undefined, lit: false, feed: undefined }, byRun.get(`source:${node.id}`) ?? []))
+    }
+    else if (picture.of === 'want') {
+      const { sink, feed } = plan.wants[picture.want]!
+      const node = chain.nodes.get(sink)!
+      const [port] = portsOf(node.model, 'in')[0] ?? ['']
+      lanes.push(lane(`want:${picture.want}`, { from: undefined, to: laneEnd(node, port), hops: [], shared: 0, sharedWith: undefined, lit: false, feed }, byRun.get(`want:${picture.want}`) ?? []))
+    }
+  }
+  return { lanes, stages: [...chain.nodes.values()].filter(isStage).map(node => stageOf(node, lanes)) }
+}
+
+function lane(id: string, parts: Omit<Lane, 'id' | 'findings' | 'worst' | 'words'>, found: readonly Finding[]): Lane {
+  const worst = SEVERITIES.find(severity => found.some(finding => finding.severity === severity))
+  const from = parts.from ? `${parts.from.name}${parts.from.format ? `, ${parts.from.format}` : ''}` : 'Nothing'
+  const to = parts.to ? (parts.to.role === 'stage' ? `${parts.to.name} ${parts.to.socket}` : parts.to.name) : 'nowhere'
+  const reason = parts.hops.flatMap(hop => (hop.is === 'cable' && hop.reason ? [hop.reason.words] : []))[0]
+  return { id, ...parts, findings: found.map(({ key }) => key), worst, words: `${from} to ${to}: ${parts.lit ? 'picture arrives' : `dark${reason ? `, ${reason}` : ''}`}` }
+}
+
+const head = (title: string): string => title.split(',')[0]!
+
+function laneEnd(node: Node, portId: string): LaneEnd {
+  const port = own(node.model.ports, portId)
+  const stage = isStage(node)
+  const format = stage ? node.standard : port?.dir === 'out' ? outputFormat(node, portId) : undefined
+  return {
+    device: node.id, port: portId, name: node.device.name, socket: stage && port?.number !== undefined ? `${port.dir === 'in' ? 'input' : 'output'} ${port.number}` : port?.title ?? portId,
+    role: stage ? 'stage' : node.model.role === 'sink' ? 'sink' : 'source', format: format && formatLabel(format), kind: head(node.model.title), order: node.device.order,
+  }
+}
+
+function hopsOf(traced: Checked['traced'], run: Run): Hop[] {
+  const hops: Hop[] = []
+  for (const [i, at] of run.links.entries()) {
+    const before = run.links[i - 1]
+    if (before && at.wire.from) hops.push(deviceHop(at.wire.from, before, at))
+    hops.push(cableHop(traced, at))
+  }
+  // A run that ends in a device on the way shows that device too.
+  const last = run.links.at(-1)!.wire.to
+  if (!run.end && last?.node.model.role === 'way') hops.push(deviceHop({ ...last, portId: pathFrom(last.node, last.portId)?.to[0] ?? last.portId }, run.links.at(-1)!, undefined))
+  return hops
+}
+
+function deviceHop({ node, portId }: Socket, before: WireTrace, after: WireTrace | undefined): DeviceHop {
+  const sets = node.model.paths.some(path => path.format === 'port' && path.to.includes(portId)) ? outputFormat(node, portId) : undefined
+  const addsMs = after?.signal && before.signal ? after.signal.delay.typ - before.signal.delay.typ : undefined
+  return { is: 'device', device: node.id, name: node.device.name, kind: head(node.model.title), inPort: before.wire.to?.portId ?? '', outPort: portId, sets: sets && formatLabel(sets), watts: node.model.watts, minor: node.model.minor, addsMs }
+}
+
+function cableHop({ plan }: Checked['traced'], at: WireTrace): CableHop {
+  const { wire: { id, link }, signal, figures, arrives } = at
+  return {
+    is: 'cable', link: id, title: plan.leads[link.cable]!.title,
+    adapters: [link.adapters?.from, link.adapters?.to].flatMap(adapter => (adapter === undefined ? [] : [plan.leads[adapter]!.title])),
+    routeM: link.routeM, lengthM: figures?.lengthM, pieces: figures?.pieces, couplers: (link.couplers ?? 0) + Math.max(0, (figures?.pieces?.length ?? 1) - 1),
+    reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, used: figures?.used,
+    light: signal && textureOf(signal.format), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
+    reason: reasonOf(at), delayMs: signal?.delay.typ,
+  }
+}
+
+function stageOf(node: Node, lanes: readonly Lane[]): Stage {
+  const at = (end: LaneEnd | undefined, port: string) => end?.device === node.id && end.port === port
+  return {
+    id: node.id, name: node.device.name, kind: node.model.title, standard: node.standard ? formatLabel(node.standard) : '', order: node.device.order,
+    inputs: portsOf(node.model, 'in').map(([port, row], i) => {
+      const entering = lanes.filter(({ to }) => at(to, port))
+      const label = own(node.device.ports, port)?.label ?? entering[0]?.from?.name ?? ''
+      return { port, number: row.number ?? i + 1, label, lanes: entering.map(({ id }) => id), lit: entering.some(({ lit }) => lit), strict: row.takes === 'standard', carries: row.carries }
+    }),
+    outputs: portsOf(node.model, 'out').map(([port, row], i) => ({
+      port, number: row.number ?? i + 1, feed: own(node.device.ports, port)?.feed ?? row.feeds?.[0], carries: row.carries,
+      lanes: lanes.filter(({ from }) => at(from, port)).map(({ id }) => id),
+    })),
+  }
+}
+

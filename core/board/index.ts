@@ -1,0 +1,2 @@
+export * from './board'
+export * from './reason'

@@ -1,0 +1,146 @@
+import { makesInAnyMode } from '#core/catalog'
+import { isStage, outputFormat, type Node, type WireTrace } from '#core/chain'
+import { own, type LinkEnd } from '#core/plan'
+import { formatLabel, listFormats, sameFormat } from '#core/signal'
+import { adaptersFor, allLeads, Draft, type Way } from '#core/ways'
+import { say, type Checked } from './check'
+import { connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, throughDevices, waysReaching } from './offers'
+import { isGrave, tryEdits, type Effect } from './remedy'
+import { socketName, type Proposal, type Traced } from './rule'
+
+/** The part of a lane that is to be changed. */
+export type Part =
+  | { readonly of: 'output', readonly device: string, readonly port: string, readonly link?: string }
+  | { readonly of: 'cable', readonly link: string }
+  | { readonly of: 'device', readonly device: string, readonly port: string }
+  | { readonly of: 'input', readonly link: string }
+  | { readonly of: 'standard', readonly device: string }
+  /** An input of a stage that nothing uses. */
+  | { readonly of: 'free', readonly device: string, readonly port: string }
+
+export interface Choice extends Proposal {
+  readonly effect: Effect
+  /** Adds no D or R finding, and no picture goes dark. */
+  readonly fits: boolean
+  /** Why it does not fit. */
+  readonly reason?: string
+}
+
+/** What a part of a lane could be instead, each tried: what fits first, then the rest with the reason. */
+export function choicesFor(checked: Checked, part: Part): Choice[] {
+  const seen = new Set<string>()
+  const choices = proposalsFor(checked.traced, part).flatMap((proposal): Choice[] => {
+    if (seen.has(proposal.title)) return []
+    seen.add(proposal.title)
+    const tried = tryEdits(checked, proposal.edits)
+    if (!tried) return []
+    const { checked: next, adds, ...effect } = tried
+    const worse = next.findings.find(finding => adds.some(({ key }) => key === finding.key) && isGrave(finding))
+    const fits = !worse && tried.after.arrive >= tried.before.arrive
+    const reason = worse ? say(worse) : fits ? undefined : `${tried.after.arrive} of ${tried.after.wanted} pictures would arrive.`
+    return [{ ...proposal, effect: { ...effect, adds: adds.map(({ id, key, severity }) => ({ id, key, severity })) }, fits, ...(reason === undefined ? {} : { reason }) }]
+  })
+  return [...choices.filter(({ fits }) => fits), ...choices.filter(({ fits }) => !fits)]
+}
+
+function proposalsFor(traced: Traced, part: Part): Proposal[] {
+  const { chain, trace } = traced
+  switch (part.of) {
+    case 'output': return outputChoices(traced, chain.nodes.get(part.device)!, part.port, part.link)
+    case 'cable': return cableChoices(traced, trace.wires.get(part.link)!)
+    case 'device': return [...formatChoices(traced, chain.nodes.get(part.device)!, part.port), ...replaceDevice(traced, part.device)]
+    case 'input': return inputChoices(traced, trace.wires.get(part.link)!)
+    case 'standard': return standardChoices(traced, chain.nodes.get(part.device)!)
+    case 'free': return freeChoices(traced, part)
+  }
+}
+
+/** Every format that an output can be set to, in any mode. */
+function formatChoices({ plan }: Traced, node: Node, portId: string): Proposal[] {
+  const now = outputFormat(node, portId)
+  return makesInAnyMode(node.model, portId).flatMap(({ mode, sets }) => listFormats(sets).flatMap((format) => {
+    const draft = new Draft(plan)
+    if ((now && sameFormat(format, now)) || !setFormat(draft, node, portId, format)) return []
+    const title = mode === undefined ? '' : draft.edits.some(edit => edit.do === 'set' && edit.at[2] === 'mode') ? ` (${node.model.modes![mode]!.title})` : ''
+    return [{ title: `Set ${node.device.name} to ${formatLabel(format)}${title}`, edits: draft.edits }]
+  }))
+}
+
+function outputChoices(traced: Traced, node: Node, portId: string, link: string | undefined): Proposal[] {
+  const wire = link === undefined ? undefined : traced.trace.wires.get(link)
+  const others = wire ? freeSockets(traced, node, 'out').filter(({ port }) => port?.carries === wire.wire.from?.port?.carries) : []
+  const moves = others.map(({ portId: other, port }) => {
+    const draft = new Draft(traced.plan)
+    const format = own(node.device.ports, portId)?.format
+    if (format && !isStage(node)) draft.set(['devices', node.id, 'ports', other, 'format'], format)
+    draft.move(wire!.wire.id, 'from', { device: node.id, port: other }, wire!.wire.link.adapters?.from)
+    return { title: `Take it from ${socketName({ node, portId: other, port })}`, edits: draft.edits }
+  })
+  if (isStage(node)) return [...feedChoices(traced, node, portId), ...moves]
+  const unconnected = wire ? [] : connectTo(traced, { node, portId, port: own(node.model.ports, portId) }, freeInputs(traced).slice(0, 12), 'Connect it to')
+  return [...unconnected, ...formatChoices(traced, node, portId), ...moves]
+}
+
+function cableChoices(traced: Traced, at: WireTrace): Proposal[] {
+  const { plan } = traced
+  const { wire } = at
+  const out = wire.from?.port
+  const input = wire.to?.port
+  const drop = new Draft(plan)
+  drop.disconnect(wire.id)
+  const takeOut = { title: 'Take the cable out', edits: drop.edits }
+  if (!out || !input) return [takeOut]
+  // Every cable of the kind, also those that do not reach: the list says by how much.
+  const cables = [...allLeads(plan)].flatMap(([id, row]): Proposal[] => {
+    if (row.kind !== 'cable' || row.carries !== out.carries) return []
+    const adapters = adaptersFor(allLeads(plan), out, row, input)
+    const draft = new Draft(plan)
+    const lead = draft.lead(id)
+    if (lead === wire.link.cable && !wire.link.pieces) return []
+    draft.set(['links', wire.id, 'cable'], lead)
+    const ends = { ...(adapters?.from ? { from: draft.lead(adapters.from.id) } : {}), ...(adapters?.to ? { to: draft.lead(adapters.to.id) } : {}) }
+    if (Object.keys(ends).length || wire.link.adapters) draft.set(['links', wire.id, 'adapters'], Object.keys(ends).length ? ends : undefined)
+    if (wire.link.pieces && wire.link.routeM !== undefined) draft.set(['links', wire.id, 'pieces'])
+    return [{ title: `Take ${row.title}`, edits: draft.edits }]
+  })
+  const ways: Way[] = waysReaching(traced, at)
+  const fitting = new Set(direct(ways).map(way => `Take ${way.cables[0]!.model.title}`))
+  return [...cables.filter(({ title }) => fitting.has(title)), ...offerWays(traced, at, throughDevices(ways), 6), ...cables, takeOut]
+}
+
+function inputChoices(traced: Traced, at: WireTrace): Proposal[] {
+  const to = at.wire.to
+  if (!to) return []
+  if (!isStage(to.node)) return []
+  const others = isStage(to.node) ? [...traced.chain.entering.values()].flatMap(wires => wires.filter(wire => wire.id !== at.wire.id && wire.to?.node === to.node && wire.to.port?.dir === 'in')) : []
+  const swaps = others.map((other) => {
+    const draft = new Draft(traced.plan)
+    const mine: LinkEnd = { device: to.node.id, port: to.portId }
+    draft.move(at.wire.id, 'to', { device: to.node.id, port: other.to!.portId }, at.wire.link.adapters?.to)
+    draft.move(other.id, 'to', mine, other.link.adapters?.to)
+    return { title: `Swap with ${socketName(other.to!)} (${other.from?.node.device.name ?? 'loose'})`, edits: draft.edits }
+  })
+  return [...moveInput(traced, at, freeInputs(traced, to.node.id)), ...swaps]
+}
+
+function standardChoices(traced: Traced, node: Node): Proposal[] {
+  const alone = listFormats(node.model.standards ?? []).filter(format => !node.standard || !sameFormat(format, node.standard)).map((format) => {
+    const draft = new Draft(traced.plan)
+    draft.set(['devices', node.id, 'standard'], format)
+    return { title: `Set only ${node.device.name} to ${formatLabel(format)}`, edits: draft.edits }
+  })
+  return [...otherStandards(traced, node.id), ...alone]
+}
+
+/** Sources that go nowhere, and whatever could be moved there. */
+function freeChoices(traced: Traced, { device, port }: LinkEnd): Proposal[] {
+  const { chain, pictures, trace } = traced
+  const node = chain.nodes.get(device)!
+  const socket = { node, portId: port, port: own(node.model.ports, port) }
+  const idle = pictures.flatMap(picture => (picture.of === 'source' ? freeSockets(traced, chain.nodes.get(picture.device)!, 'out') : []))
+  const connects = idle.flatMap(out => connectTo(traced, out, [socket], `Connect ${out.node.device.name} to`).slice(0, 2))
+  const moves = [...trace.wires.values()].filter(({ wire }) => wire.to && isStage(wire.to.node) && wire.to.port?.dir === 'in')
+    .flatMap(at => moveInput(traced, at, [socket]).map(({ title, edits }) => ({ title: title.replace('Move it', `Move ${at.wire.from?.node.device.name ?? 'the loose cable'}`), edits })))
+  return [...connects, ...moves]
+}
+
