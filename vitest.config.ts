@@ -2,7 +2,8 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   test: {
-    include: ['{core,app,server,cli,demo,docs,scripts}/**/*.test.ts'],
+    include: ['{core,app,server,cli}/**/*.test.ts'],
+    exclude: ['server/tests/**', 'node_modules/**'],
     testTimeout: 60_000,
     hookTimeout: 120_000,
   },

@@ -68,7 +68,7 @@ export interface Layout {
 }
 
 export const PANEL_H = 196
-const BOX_W = 104
+const BOX_W = 118
 const GAP = 12
 
 /** Row height: room for a finger while there is room, one line each on large boards. */
@@ -237,17 +237,21 @@ function columnsFor(wanted: number, depth: number): Columns {
   return { pad, sourceW, sinkW, spineW, inX: pad + sourceW, outX, width, spineX: Array.from({ length: depth + 1 }, (_, d) => last - d * (spineW + linkW)) }
 }
 
+/** Longer cables take more of the lane, though never in proportion: a short lead must stay readable. */
+const weightOf = (hop: Hop): number => (hop.is === 'cable' ? 1 + Math.min(1.4, (hop.lengthM ?? 5) / 18) + (hop.reason ? hop.reason.words.length / 14 : 0) : 0)
+
 /** Shares a lane's length among its hops: devices are boxes of one width, cables take what is left. */
 function segmentsOf(lane: Lane, skip: number, x0: number, x1: number): Segment[] {
   const hops = lane.hops.slice(skip)
   const boxes = hops.filter(({ is }) => is === 'device').length
-  const cables = hops.length - boxes
+  const cables = hops.flatMap(hop => (hop.is === 'cable' ? [weightOf(hop)] : []))
+  const weights = cables.reduce((sum, weight) => sum + weight, 0)
   const boxW = Math.min(BOX_W, Math.max(56, ((x1 - x0) * 0.6) / Math.max(1, boxes)))
-  const cableW = cables ? Math.max(GAP, (x1 - x0 - boxes * boxW) / cables) : 0
+  const perWeight = weights ? Math.max(GAP, x1 - x0 - boxes * boxW) / weights : 0
   let x = x0
   return hops.map((hop, i) => {
     const from = x
-    x += hop.is === 'device' ? boxW : cableW
+    x += hop.is === 'device' ? boxW : perWeight * weightOf(hop)
     return { hop, index: skip + i, x0: from, x1: x }
   })
 }

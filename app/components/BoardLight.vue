@@ -93,7 +93,7 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
 </template>
 
 <style scoped>
-.light { position: absolute; inset: 0; pointer-events: none; }
+.light { position: absolute; inset: 0; pointer-events: none; z-index: 1; }
 .fresh { animation: arrive 380ms ease-out 1; }
 @keyframes arrive { from { clip-path: inset(-20px 100% -20px 0); } to { clip-path: inset(-20px 0 -20px 0); } }
 </style>

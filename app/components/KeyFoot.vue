@@ -10,7 +10,7 @@ const store = usePlanStore()
   <footer class="foot small quiet">
     <span v-if="name" class="strong cut name">{{ name }}</span>
     <span v-for="[key, what] in keys" :key="key"><span class="key">{{ key }}</span> {{ what }}</span>
-    <span v-if="store.report" class="figures last">checked in {{ figure(store.report.ms, 1) }}&#8239;ms</span>
+    <span v-if="store.report" class="figures last">checked in {{ figure(store.report.ms, 1) }}&nbsp;ms</span>
   </footer>
 </template>
 

@@ -84,10 +84,10 @@ const columns = computed<Column[]>(() => props.parts.map(({ key, kind, hop }): C
   const { lane } = props
   if (kind === 'origin') return { key, head: lane.from?.role === 'stage' ? 'Output' : 'Source', main: lane.from?.socket ?? '', sub: lane.feed ?? lane.from?.format ?? '' }
   if (kind === 'end') return { key, head: lane.to?.role === 'stage' ? 'Input' : 'Sink', main: lane.to?.socket ?? '', sub: lane.to?.role === 'stage' ? `${lane.to.name} ${lane.to.format ?? ''}` : lane.feed ?? '' }
-  if (hop?.is === 'device') return { key, head: hop.kind, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u2009W` : `${figure(hop.watts)}\u2009W` }
+  if (hop?.is === 'device') return { key, head: hop.kind, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u00A0W` : `${figure(hop.watts)}\u00A0W` }
   if (hop?.is !== 'cable') return { key, head: '', main: '', sub: '' }
   const long = hop.lengthM === undefined ? 'not measured' : `${lengthText(hop.lengthM, units)}${hop.pieces && hop.pieces.length > 1 ? ` (${hop.pieces.join(' + ')})` : ''}`
-  const loss = hop.lossDb === undefined ? '' : `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u2009dB, `
+  const loss = hop.lossDb === undefined ? '' : `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u00A0dB, `
   const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `${loss}reach ${lengthText(hop.reachM, units)}`
   const rate = hop.bitsPerS === undefined ? '' : `${hop.light?.label ?? ''}, ${dataRateText(hop.bitsPerS)}`
   return { key, head: `${hop.title}${hop.adapters.length ? ' + adapter' : ''}`, main: long, sub: reach, ...(rate ? { warn: rate } : {}) }
@@ -101,13 +101,13 @@ const delay = computed(() => {
 const currency = computed(() => store.plan?.brief.currency ?? CATALOGUE_CURRENCY)
 function money(minor: number): string {
   if (minor === 0) return ''
-  return `${minor > 0 ? '+' : '\u2212'}\u2009${figure(Math.abs(minor) / 100, minor % 100 === 0 ? 0 : 2)} ${currency.value}`
+  return `${minor > 0 ? '+' : '\u2212'}\u00A0${figure(Math.abs(minor) / 100, minor % 100 === 0 ? 0 : 2)} ${currency.value}`
 }
 
 function extras({ effect }: Remedy | Choice): string {
   const parts = [money(effect.minor)]
-  if (Math.abs(effect.delayMs) >= 0.5) parts.push(`${effect.delayMs > 0 ? '+' : '\u2212'}\u2009${msText(Math.abs(effect.delayMs))}`)
-  if (effect.watts) parts.push(`${effect.watts > 0 ? '+' : '\u2212'}\u2009${figure(Math.abs(effect.watts))}\u2009W`)
+  if (Math.abs(effect.delayMs) >= 0.5) parts.push(`${effect.delayMs > 0 ? '+' : '\u2212'}\u00A0${msText(Math.abs(effect.delayMs))}`)
+  if (effect.watts) parts.push(`${effect.watts > 0 ? '+' : '\u2212'}\u00A0${figure(Math.abs(effect.watts))}\u00A0W`)
   return parts.filter(Boolean).join(', ') || 'no cost'
 }
 </script>
@@ -144,7 +144,7 @@ function extras({ effect }: Remedy | Choice): string {
       <div class="tabs small">
         <button v-if="finding" type="button" :class="{ on: mode === 'mend' }" :aria-pressed="mode === 'mend'" @click="selection.mode = 'mend'">Mend</button>
         <button type="button" :class="{ on: mode === 'change' }" :aria-pressed="mode === 'change'" @click="selection.mode = 'change'">{{ mode === 'change' && part ? `Instead of this ${part.kind === 'origin' ? 'setting' : part.kind === 'end' ? 'place' : part.kind}` : 'Change' }} <span class="key">C</span></button>
-        <span class="quiet then">then arrive</span>
+        <span v-if="store.report" class="quiet then">now {{ store.report.verdict.arrive }} of {{ store.report.verdict.wanted }}, then</span>
         <button type="button" class="btn plain close" aria-label="Close" @click="emit('close')">Esc</button>
       </div>
       <ul ref="list" class="offers" role="listbox" tabindex="0" :aria-label="mode === 'mend' ? 'Remedies' : 'Choices'" :aria-activedescendant="offers?.length ? `offer-${at}` : undefined" @keydown="keys">
@@ -164,8 +164,8 @@ function extras({ effect }: Remedy | Choice): string {
 </template>
 
 <style scoped>
-.opened { height: 100%; display: grid; grid-template-columns: minmax(0, 58fr) minmax(0, 42fr); background: var(--surface); border: 1px solid var(--border); border-radius: 4px; overflow: hidden; }
-.left { display: flex; flex-direction: column; min-width: 0; padding: 8px 12px 6px; }
+.opened { height: 100%; display: grid; grid-template-columns: minmax(0, 56fr) minmax(0, 44fr); grid-template-rows: minmax(0, 1fr); background: var(--surface); border: 1px solid var(--border); border-radius: 4px; overflow: hidden; }
+.left { display: flex; flex-direction: column; min-width: 0; min-height: 0; padding: 8px 12px 6px; }
 .ruler { display: flex; gap: 4px; min-width: 0; overflow: hidden; }
 .column { flex: 1 1 0; min-width: 0; display: flex; flex-direction: column; padding: 4px 8px; border-radius: 4px; border: 1px solid transparent; line-height: 1.3; }
 .column:hover { border-color: var(--line); }
@@ -177,14 +177,15 @@ function extras({ effect }: Remedy | Choice): string {
 .severity { margin-right: 6px; color: var(--chosen); }
 .hands { display: flex; gap: 4px; margin-left: 0; }
 .hands .btn { min-height: 28px; }
-.right { display: flex; flex-direction: column; min-width: 0; border-left: 1px solid var(--line); }
+.right { display: flex; flex-direction: column; min-width: 0; min-height: 0; border-left: 1px solid var(--line); }
 .tabs { display: flex; gap: 16px; align-items: center; padding: 0 8px 0 16px; height: 34px; flex: none; border-bottom: 1px solid var(--line); }
 .tabs > button { height: 34px; color: var(--quiet); border-bottom: 2px solid transparent; white-space: nowrap; }
 .tabs > button.on { color: var(--text); border-bottom-color: var(--chosen); }
 .then { margin-left: auto; }
 .close { font-family: var(--figures); min-height: 28px; height: 28px !important; }
+.offers:focus-visible { outline: none; }
 .offers { list-style: none; margin: 0; padding: 4px; overflow-y: auto; flex: 1; min-height: 0; }
-.offers li { display: grid; grid-template-columns: minmax(0, 1fr) 64px 128px; gap: 8px; padding: 5px 10px; border: 1px solid transparent; border-radius: 4px; cursor: pointer; align-items: baseline; line-height: 1.25; }
+.offers li { display: grid; grid-template-columns: minmax(0, 1fr) 60px 152px; gap: 8px; padding: 5px 10px; border: 1px solid transparent; border-radius: 4px; cursor: pointer; align-items: baseline; line-height: 1.25; }
 .offers li.quiet, .offers li.divide { display: block; cursor: default; }
 .divide { border-top: 1px solid var(--line) !important; margin-top: 4px; }
 .offers li.at { border-color: var(--chosen); background: var(--raised); }
@@ -192,5 +193,5 @@ function extras({ effect }: Remedy | Choice): string {
 .why { display: block; }
 .arrive { text-align: right; }
 .arrive.better { color: var(--light); font-weight: 650; }
-.cost { text-align: right; }
+.cost { text-align: right; white-space: nowrap; }
 </style>

@@ -90,8 +90,17 @@ function nextDark(): boolean {
 
 defineExpose({ step, nextDark, focusPart, current, currentPart, rows })
 
-function cableLabel({ title, lengthM }: CableHop): string {
+function cableLabel({ title, lengthM }: Pick<CableHop, 'title' | 'lengthM'>): string {
   return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, { length: 'm' })}`
+}
+
+const LETTER = 6.5
+
+/** The longest way to call the cable that fits beside its reason. */
+function fittingLabel(hop: CableHop, width: number): string {
+  const room = width - 16 - (hop.reason ? reasonLabel(hop).length * 7.2 + 12 : 0)
+  const ways = [cableLabel(hop), cableLabel({ title: hop.short, lengthM: hop.lengthM }), hop.lengthM === undefined ? '? m' : lengthText(hop.lengthM, { length: 'm' })]
+  return ways.find(words => words.length * LETTER <= room) ?? ''
 }
 
 function reasonLabel({ reason }: CableHop): string {
@@ -168,13 +177,13 @@ function keysDown(event: KeyboardEvent): void {
               <button
                 v-else-if="part.kind === 'device' && part.hop?.is === 'device'" :id="partId(placed.lane.id, part.key)" type="button" class="box small" :tabindex="isChosen(placed, part) ? 0 : -1"
                 :style="{ left: `${part.x0 + 6}px`, width: `${part.x1 - part.x0 - 12}px`, top: `${placed.y - 13}px` }" :aria-label="part.words" :title="part.hop.name" @click="press(placed, part)"
-              ><span class="cut">{{ part.hop.kind }}</span></button>
+              ><span class="cut">{{ part.hop.short }}</span></button>
               <button
                 v-else-if="part.kind === 'cable' && part.hop?.is === 'cable'" :id="partId(placed.lane.id, part.key)" type="button" class="cable" :tabindex="isChosen(placed, part) ? 0 : -1"
                 :style="{ left: `${part.x0 + 5}px`, width: `${part.x1 - part.x0 - 10}px`, top: `${placed.top}px`, height: `${placed.height}px` }" :aria-label="part.words" :title="cableLabel(part.hop)" @click="press(placed, part)"
               >
-                <span v-if="layout.rowH > 40 || part.hop.reason" class="small texts">
-                  <span class="quiet cut">{{ layout.rowH > 40 || !part.hop.reason ? cableLabel(part.hop) : '' }}</span>
+                <span class="small texts">
+                  <span class="quiet cut">{{ fittingLabel(part.hop, part.x1 - part.x0) }}</span>
                   <span v-if="part.hop.reason" class="strong reason">{{ reasonLabel(part.hop) }}</span>
                 </span>
               </button>
@@ -204,7 +213,7 @@ function keysDown(event: KeyboardEvent): void {
 .lay { position: relative; margin-bottom: 32px; }
 .lanes { list-style: none; margin: 0; padding: 0; }
 .marker { position: absolute; width: 4px; border-radius: 2px; background: var(--chosen); }
-.spine { position: absolute; background: var(--surface); border: 1px solid var(--border); border-radius: 4px; }
+.spine { position: absolute; z-index: 0; background: var(--surface); border: 1px solid var(--border); border-radius: 4px; }
 .port { position: absolute; left: 0; right: 30px; height: 32px; display: flex; align-items: center; gap: 8px; padding-left: 10px; pointer-events: none; }
 .port.free { pointer-events: auto; color: var(--dark); border-radius: 4px; }
 .port.free:hover { color: var(--chosen); }
@@ -223,7 +232,7 @@ function keysDown(event: KeyboardEvent): void {
 .box:hover { border-color: var(--text); }
 .cable { position: absolute; border-radius: 4px; overflow: hidden; z-index: 1; }
 .texts { position: absolute; left: 6px; right: 6px; top: 1px; display: flex; gap: 12px; justify-content: space-between; line-height: 18px; }
-.reason { white-space: nowrap; flex: none; max-width: 100%; overflow: hidden; text-overflow: ellipsis; }
+.reason { margin-left: auto; white-space: nowrap; flex: none; max-width: 100%; overflow: hidden; text-overflow: ellipsis; }
 .socket { position: absolute; height: 32px; border-radius: 4px; z-index: 2; }
 .ghost { position: absolute; white-space: nowrap; pointer-events: none; }
 .panel { position: absolute; left: 8px; z-index: 5; }

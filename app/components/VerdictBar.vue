@@ -33,8 +33,8 @@ const open = computed(() => (store.report?.findings.length ?? 0) > 0)
     </button>
     <span v-if="verdict.wanted > 0 && counts.length === 0" class="quiet">nothing dark, nothing at risk</span>
     <span class="facts quiet">
-      <span v-if="tightest && tightest.used > 0">tightest cable {{ figure((1 - tightest.used) * 100, 0) }}&#8239;% left, {{ tightest.name }}</span>
-      <span v-if="store.report && store.report.minor > 0">{{ moneyText(Math.round(store.report.minor / 100) * 100, store.plan?.brief.currency ?? CATALOGUE_CURRENCY) }}, {{ figure(store.report.watts, 0) }}&#8239;W</span>
+      <span v-if="tightest && tightest.used > 0">tightest cable {{ figure((1 - tightest.used) * 100, 0) }}&nbsp;% left, {{ tightest.name }}</span>
+      <span v-if="store.report && store.report.minor > 0">{{ moneyText(Math.round(store.report.minor / 100) * 100, store.plan?.brief.currency ?? CATALOGUE_CURRENCY) }}, {{ figure(store.report.watts, 0) }}&nbsp;W</span>
     </span>
     <button v-if="open" class="next" type="button" @click="emit('next')">Next dark end <span class="key">N</span></button>
   </div>

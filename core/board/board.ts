@@ -1,5 +1,6 @@
+import type { CableModel } from '#core/cable'
 import { portsOf } from '#core/catalog'
-import { isStage, outputFormat, pathFrom, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
+import { isStage, lengthOf, outputFormat, pathFrom, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
 import { type Checked, type Finding, type Severity, SEVERITIES } from '#core/check'
 import { own } from '#core/plan'
 import { formatLabel, framesPerSecond, raster, type VideoFormat } from '#core/signal'
@@ -18,6 +19,8 @@ export interface CableHop {
   readonly is: 'cable'
   readonly link: string
   readonly title: string
+  /** For narrow places. */
+  readonly short: string
   readonly adapters: readonly string[]
   readonly routeM: number | undefined
   readonly lengthM: number | undefined
@@ -45,6 +48,8 @@ export interface DeviceHop {
   readonly name: string
   /** The model's title up to its first comma. */
   readonly kind: string
+  /** For narrow places. */
+  readonly short: string
   readonly inPort: string
   readonly outPort: string
   /** Format that it sets, where it sets one. */
@@ -137,7 +142,8 @@ export function boardOf({ traced, findings }: Checked): Board {
     else if (finding.at.on === 'device') add(`source:${finding.at.device}`, finding)
   }
   const firstWith = new Map<string, string>()
-  const lanes: Lane[] = runs.map((run) => {
+  // Shorter runs first: a run that goes on behind a sink shares its way with the one that ends there.
+  const lanes: Lane[] = [...runs].sort((a, b) => a.links.length - b.links.length).map((run) => {
     const found = byRun.get(run.id) ?? []
     const hops = hopsOf(traced, run)
     let shared = 0
@@ -208,15 +214,17 @@ function hopsOf(traced: Checked['traced'], run: Run): Hop[] {
 function deviceHop({ node, portId }: Socket, before: WireTrace, after: WireTrace | undefined): DeviceHop {
   const sets = node.model.paths.some(path => path.format === 'port' && path.to.includes(portId)) ? outputFormat(node, portId) : undefined
   const addsMs = after?.signal && before.signal ? after.signal.delay.typ - before.signal.delay.typ : undefined
-  return { is: 'device', device: node.id, name: node.device.name, kind: head(node.model.title), inPort: before.wire.to?.portId ?? '', outPort: portId, sets: sets && formatLabel(sets), watts: node.model.watts, minor: node.model.minor, addsMs }
+  return { is: 'device', device: node.id, name: node.device.name, kind: head(node.model.title), short: node.model.short ?? head(node.model.title), inPort: before.wire.to?.portId ?? '', outPort: portId, sets: sets && formatLabel(sets), watts: node.model.watts, minor: node.model.minor, addsMs }
 }
 
 function cableHop({ plan }: Checked['traced'], at: WireTrace): CableHop {
   const { wire: { id, link }, signal, figures, arrives } = at
+  const lead = plan.leads[link.cable] as CableModel
+  const { pieces, lengthM } = lengthOf(lead, link)
   return {
-    is: 'cable', link: id, title: plan.leads[link.cable]!.title,
+    is: 'cable', link: id, title: lead.title, short: lead.short ?? lead.title,
     adapters: [link.adapters?.from, link.adapters?.to].flatMap(adapter => (adapter === undefined ? [] : [plan.leads[adapter]!.title])),
-    routeM: link.routeM, lengthM: figures?.lengthM, pieces: figures?.pieces, couplers: (link.couplers ?? 0) + Math.max(0, (figures?.pieces?.length ?? 1) - 1),
+    routeM: link.routeM, lengthM, pieces, couplers: (link.couplers ?? 0) + Math.max(0, (pieces?.length ?? 1) - 1),
     reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, used: figures?.used,
     light: signal && textureOf(signal.format), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
     reason: reasonOf(at), delayMs: signal?.delay.typ,

@@ -20,6 +20,8 @@ interface Sold {
   /** `builtin/<id>@<revision>` for rows of the catalogue. */
   readonly from?: string
   readonly title: string
+  /** A word for narrow places. */
+  readonly short?: string
   readonly carries: SignalKind
   readonly ends: readonly [ConnectorId, ConnectorId]
 }

@@ -5,8 +5,8 @@ import type { AdapterModel, CableModel, LeadModel } from './cable'
 const G = 1e9
 const pieces = (rows: readonly (readonly [m: number, minor: number])[]) => rows.map(([m, minor]) => ({ m, minor }))
 
-const coax = (title: string, k1: number, k2: number, perM: number): CableModel => ({
-  kind: 'cable', title, carries: 'sdi', ends: ['bnc', 'bnc'], oneWay: false, joins: true,
+const coax = (short: string, title: string, k1: number, k2: number, perM: number): CableModel => ({
+  kind: 'cable', title, short, carries: 'sdi', ends: ['bnc', 'bnc'], oneWay: false, joins: true,
   reach: { by: 'attenuation', k1, k2 },
   stock: [1, 2, 3, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100].map(m => ({ m, minor: Math.round(600 + m * perM) })),
 })
@@ -19,7 +19,7 @@ const HDMI_ENDS = ['hdmi-a', 'hdmi-a'] as const
 // Where a length is not known yet, the first that fits is offered: the usual cable of each kind stands first.
 const ROWS: Record<string, LeadModel> = {
   'hdmi-passive': {
-    kind: 'cable', title: 'Passive HDMI', carries: 'hdmi', ends: HDMI_ENDS, oneWay: false, joins: true,
+    kind: 'cable', title: 'Passive HDMI', short: 'HDMI', carries: 'hdmi', ends: HDMI_ENDS, oneWay: false, joins: true,
     reach: { by: 'length', steps: [
       { uptoBitsPerS: 4.5 * G, warnM: 7.5, faultM: 15 },
       { uptoBitsPerS: 10.2 * G, warnM: 5, faultM: 7.5 },
@@ -29,7 +29,7 @@ const ROWS: Record<string, LeadModel> = {
     stock: pieces([[0.5, 500], [1, 600], [2, 800], [3, 1000], [5, 1500], [7.5, 2200], [10, 3000], [15, 4500], [20, 6500]]),
   },
   'hdmi-active': {
-    kind: 'cable', title: 'Active HDMI', carries: 'hdmi', ends: HDMI_ENDS, oneWay: true, joins: false,
+    kind: 'cable', title: 'Active HDMI', short: 'Active', carries: 'hdmi', ends: HDMI_ENDS, oneWay: true, joins: false,
     reach: { by: 'length', steps: [
       { uptoBitsPerS: 10.2 * G, warnM: 20, faultM: 25 },
       { uptoBitsPerS: 18 * G, warnM: 10, faultM: 15 },
@@ -37,31 +37,31 @@ const ROWS: Record<string, LeadModel> = {
     stock: pieces([[10, 6500], [15, 8500], [20, 11000], [25, 14000]]),
   },
   'hdmi-optical': {
-    kind: 'cable', title: 'Optical HDMI', carries: 'hdmi', ends: HDMI_ENDS, oneWay: true, joins: false,
+    kind: 'cable', title: 'Optical HDMI', short: 'Optical', carries: 'hdmi', ends: HDMI_ENDS, oneWay: true, joins: false,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 18 * G, warnM: 100, faultM: 100 }] },
     stock: pieces([[10, 9000], [15, 10500], [20, 12000], [30, 15000], [40, 18000], [50, 21000], [75, 28000], [100, 36000]]),
   },
-  'coax-rg6': coax('RG-6 size coax', 0.585, 0.0006, 130),
-  'coax-rg59': coax('RG-59 size coax', 0.735, 0.0007, 90),
-  'coax-rg11': coax('RG-11 size coax', 0.400, 0.0005, 240),
-  'coax-miniature': coax('Miniature coax (RG-179 size)', 1.90, 0.0015, 120),
+  'coax-rg6': coax('RG-6', 'RG-6 size coax', 0.585, 0.0006, 130),
+  'coax-rg59': coax('RG-59', 'RG-59 size coax', 0.735, 0.0007, 90),
+  'coax-rg11': coax('RG-11', 'RG-11 size coax', 0.400, 0.0005, 240),
+  'coax-miniature': coax('Mini coax', 'Miniature coax (RG-179 size)', 1.90, 0.0015, 120),
   'fibre-sdi': {
-    kind: 'cable', title: 'SDI over tactical fibre', carries: 'sdi', ends: ['bnc', 'bnc'], oneWay: true, joins: false,
+    kind: 'cable', title: 'SDI over tactical fibre', short: 'Fibre', carries: 'sdi', ends: ['bnc', 'bnc'], oneWay: true, joins: false,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 11.88 * G, warnM: 300, faultM: 300 }] },
     stock: pieces([[50, 42000], [100, 52000], [150, 61000], [200, 70000], [300, 88000]]),
   },
   'usbc-lead': {
-    kind: 'cable', title: 'USB-C lead', carries: 'usbc', ends: ['usb-c', 'usb-c'], oneWay: false, joins: false,
+    kind: 'cable', title: 'USB-C lead', short: 'USB-C', carries: 'usbc', ends: ['usb-c', 'usb-c'], oneWay: false, joins: false,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 10.2 * G, warnM: 2, faultM: 3 }, { uptoBitsPerS: 18 * G, warnM: 1, faultM: 2 }] },
     stock: pieces([[0.2, 700], [1, 1200], [2, 1800]]),
   },
   'usbc-optical': {
-    kind: 'cable', title: 'Optical USB-C', carries: 'usbc', ends: ['usb-c', 'usb-c'], oneWay: true, joins: false,
+    kind: 'cable', title: 'Optical USB-C', short: 'USB-C opt.', carries: 'usbc', ends: ['usb-c', 'usb-c'], oneWay: true, joins: false,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 18 * G, warnM: 20, faultM: 20 }] },
     stock: pieces([[5, 9000], [10, 12000], [20, 17000]]),
   },
   'pair-cable': {
-    kind: 'cable', title: 'Twisted pair', carries: 'pair', ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
+    kind: 'cable', title: 'Twisted pair', short: 'Pair', carries: 'pair', ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
     reach: { by: 'length', steps: [
       { uptoBitsPerS: 4.5 * G, warnM: 70, faultM: 70 },
       { uptoBitsPerS: 10.2 * G, warnM: 40, faultM: 40 },

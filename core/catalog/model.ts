@@ -67,6 +67,8 @@ export interface Model {
   /** `builtin/<id>@<revision>` for a row of the catalogue, kept when it is copied into a plan. */
   readonly from?: string
   readonly title: string
+  /** Two words for narrow places. */
+  readonly short?: string
   readonly role: Role
   readonly ports: Readonly<Record<string, Port>>
   readonly paths: readonly Path[]

@@ -43,10 +43,10 @@ const feeds = (...names: Feed[]): Partial<Port> => ({ feeds: names })
 const STRICT: Partial<Port> = { takes: 'standard' }
 
 /** A one-in one-out device, or one in and several alike out. */
-function way(title: string, input: Port, outputs: Port[], path: Pick<Path, 'format' | 'delay' | 'passes'>, power: Pick<Model, 'watts' | 'supply'>, minor: number): Model {
+function way(short: string, title: string, input: Port, outputs: Port[], path: Pick<Path, 'format' | 'delay' | 'passes'>, power: Pick<Model, 'watts' | 'supply'>, minor: number): Model {
   const outs = outputs.map((port, i): [string, Port] => outputs.length === 1 ? ['out', port] : [`out-${i + 1}`, { ...port, title: `${port.title} ${i + 1}`, number: i + 1 }])
   return {
-    title, role: 'way', ports: Object.fromEntries([['in', input], ...outs]), ...power, minor,
+    title, short, role: 'way', ports: Object.fromEntries([['in', input], ...outs]), ...power, minor,
     paths: [{ from: ['in'], to: outs.map(([id]) => id), ...path }],
   }
 }
@@ -97,19 +97,19 @@ const ROWS: Record<string, Model> = {
   'switcher-8-mixed': stage('Switcher, 4 HDMI and 4 SDI inputs, strict, multiview', [...repeat(4, hdmi('in', 'HDMI in', 165, STRICT)), ...repeat(4, sdi('in', 'SDI in', STRICT))],
     [sdi('out', 'SDI out', feeds('program')), sdi('out', 'SDI out', feeds('program', 'clean', 'preview')), hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')), hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview', 'multiview'))], frames(1, 1.5, 2), 45, 145000),
 
-  'usbc-hdmi-full': way('USB-C to HDMI converter with charging, full frame', { title: 'USB-C in', dir: 'in', carries: 'usbc', connector: 'usb-c', maxMHz: 600 },
+  'usbc-hdmi-full': way('USB-C to HDMI', 'USB-C to HDMI converter with charging, full frame', { title: 'USB-C in', dir: 'in', carries: 'usbc', connector: 'usb-c', maxMHz: 600 },
     [hdmi('out', 'HDMI out', 340, { coding: RGB_8 })], { format: 'same', delay: ms(40, 60, 80) }, usb, 6000),
-  'usbc-hdmi-basic': way('USB-C to HDMI converter, basic, integer rates only', { title: 'USB-C in', dir: 'in', carries: 'usbc', connector: 'usb-c', maxMHz: 165 },
+  'usbc-hdmi-basic': way('USB-C to HDMI', 'USB-C to HDMI converter, basic, integer rates only', { title: 'USB-C in', dir: 'in', carries: 'usbc', connector: 'usb-c', maxMHz: 165 },
     [hdmi('out', 'HDMI out', 165, { coding: RGB_8 })], { format: 'same', passes: [set(1080, 'p', '30/1'), set(720, 'p', '60/1')], delay: ms(80, 150, 250) }, { watts: 1, supply: 'none' }, 2500),
-  'hdmi-to-sdi': way('HDMI to SDI converter', hdmi('in', 'HDMI in', 165), [sdi('out', 'SDI out')], { format: 'same', delay: ms(0, 0.05, 0.1) }, usb, 6500),
-  'sdi-to-hdmi': way('SDI to HDMI converter', sdi('in', 'SDI in'), [hdmi('out', 'HDMI out', 165)], { format: 'same', delay: ms(0, 0.05, 0.1) }, usb, 6500),
-  'scaler-hdmi': way('HDMI scaler and rate converter', hdmi('in', 'HDMI in', 340, { takes: [...scalerTakes, ALL_2160P30] }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(8), 24000),
-  'scaler-sdi-hdmi': way('SDI to HDMI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 32000),
-  'scaler-sdi': way('SDI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [sdi('out', 'SDI out', { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 36000),
-  'splitter-hdmi': way('HDMI splitter, 1 to 2', hdmi('in', 'HDMI in', 340), repeat(2, hdmi('out', 'HDMI out', 340)), { format: 'same', delay: ms(0, 0.01, 0.05) }, mains(3), 4500),
-  'repeater-sdi': way('SDI distribution amplifier, 1 to 2, reclocks', sdi('in', 'SDI in'), repeat(2, sdi('out', 'SDI out')), { format: 'same', delay: ms(0, 0.01, 0.05) }, mains(4), 9000),
-  'extender-send': way('Extender sender, HDMI to twisted pair', hdmi('in', 'HDMI in', 340), [{ title: 'Pair out', dir: 'out', carries: 'pair', connector: '8p8c', maxMHz: 340 }], { format: 'same', delay: ms(0, 0.05, 0.1) }, mains(4), 8000),
-  'extender-receive': way('Extender receiver, twisted pair to HDMI', { title: 'Pair in', dir: 'in', carries: 'pair', connector: '8p8c', maxMHz: 340 }, [hdmi('out', 'HDMI out', 340)], { format: 'same', delay: ms(0, 0.05, 0.1) }, mains(4), 8000),
+  'hdmi-to-sdi': way('HDMI to SDI', 'HDMI to SDI converter', hdmi('in', 'HDMI in', 165), [sdi('out', 'SDI out')], { format: 'same', delay: ms(0, 0.05, 0.1) }, usb, 6500),
+  'sdi-to-hdmi': way('SDI to HDMI', 'SDI to HDMI converter', sdi('in', 'SDI in'), [hdmi('out', 'HDMI out', 165)], { format: 'same', delay: ms(0, 0.05, 0.1) }, usb, 6500),
+  'scaler-hdmi': way('Scaler', 'HDMI scaler and rate converter', hdmi('in', 'HDMI in', 340, { takes: [...scalerTakes, ALL_2160P30] }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(8), 24000),
+  'scaler-sdi-hdmi': way('Scaler to HDMI', 'SDI to HDMI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 32000),
+  'scaler-sdi': way('SDI scaler', 'SDI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [sdi('out', 'SDI out', { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 36000),
+  'splitter-hdmi': way('Splitter', 'HDMI splitter, 1 to 2', hdmi('in', 'HDMI in', 340), repeat(2, hdmi('out', 'HDMI out', 340)), { format: 'same', delay: ms(0, 0.01, 0.05) }, mains(3), 4500),
+  'repeater-sdi': way('Distribution', 'SDI distribution amplifier, 1 to 2, reclocks', sdi('in', 'SDI in'), repeat(2, sdi('out', 'SDI out')), { format: 'same', delay: ms(0, 0.01, 0.05) }, mains(4), 9000),
+  'extender-send': way('Sender', 'Extender sender, HDMI to twisted pair', hdmi('in', 'HDMI in', 340), [{ title: 'Pair out', dir: 'out', carries: 'pair', connector: '8p8c', maxMHz: 340 }], { format: 'same', delay: ms(0, 0.05, 0.1) }, mains(4), 8000),
+  'extender-receive': way('Receiver', 'Extender receiver, twisted pair to HDMI', { title: 'Pair in', dir: 'in', carries: 'pair', connector: '8p8c', maxMHz: 340 }, [hdmi('out', 'HDMI out', 340)], { format: 'same', delay: ms(0, 0.05, 0.1) }, mains(4), 8000),
 
   'projector': sink('Projector, HDMI', hdmi('in', 'HDMI in', 165, { takes: SCREEN_TAKES, delay: frames(1, 3, 6) }), 320, 85000),
   'screen': sink('Screen, HDMI', hdmi('in', 'HDMI in', 340, { takes: [...SCREEN_TAKES, ALL_2160P30], delay: frames(1, 2, 4) }), 90, 35000),

@@ -89,10 +89,18 @@ function meets(socket: ConnectorId, adapter: AdapterModel | undefined, plug: Con
   return (a === socket && b === plug) || (b === socket && a === plug)
 }
 
+/**
+ * The pieces of a link, chosen or next in stock for its route, and their sum. `noPiece`: the route is known, and
+ * nothing on sale is that long; the cut length stands for the sum then.
+ */
+export function lengthOf(cable: CableModel, link: Pick<Link, 'routeM' | 'pieces'>): { readonly pieces?: readonly number[], readonly lengthM?: number, readonly noPiece: boolean } {
+  const pieces = link.pieces ?? (link.routeM === undefined ? undefined : choosePieces(cable, cutLengthM(link.routeM))?.pieces)
+  if (pieces) return { pieces, lengthM: pieceSumM(pieces), noPiece: false }
+  return link.routeM === undefined ? { noPiece: false } : { lengthM: cutLengthM(link.routeM), noPiece: true }
+}
+
 function measure(carriage: Carriage, cable: CableModel, link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>, input: Port): Carried {
-  const chosen = link.pieces ?? (link.routeM === undefined ? undefined : choosePieces(cable, cutLengthM(link.routeM))?.pieces)
-  const noPiece = chosen === undefined && link.routeM !== undefined
-  const lengthM = chosen ? pieceSumM(chosen) : noPiece ? cutLengthM(link.routeM!) : undefined
+  const { pieces: chosen, lengthM, noPiece } = lengthOf(cable, link)
   const couplers = (link.couplers ?? 0) + Math.max(0, (chosen?.length ?? 1) - 1)
   const base = { ...carriage, lengthM, pieces: chosen }
   const law = cable.reach

@@ -6,7 +6,7 @@ import { adaptersFor, allLeads, Draft, type Way } from '#core/ways'
 import { say, type Checked } from './check'
 import { connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, throughDevices, waysReaching } from './offers'
 import { isGrave, tryEdits, type Effect } from './remedy'
-import { socketName, type Proposal, type Traced } from './rule'
+import { runWith, socketName, type Proposal, type Traced } from './rule'
 
 /** The part of a lane that is to be changed. */
 export type Part =
@@ -118,7 +118,7 @@ function inputChoices(traced: Traced, at: WireTrace): Proposal[] {
     const mine: LinkEnd = { device: to.node.id, port: to.portId }
     draft.move(at.wire.id, 'to', { device: to.node.id, port: other.to!.portId }, at.wire.link.adapters?.to)
     draft.move(other.id, 'to', mine, other.link.adapters?.to)
-    return { title: `Swap with ${socketName(other.to!)} (${other.from?.node.device.name ?? 'loose'})`, edits: draft.edits }
+    return { title: `Swap with ${socketName(other.to!)} (${originName(traced, other.id)})`, edits: draft.edits }
   })
   return [...moveInput(traced, at, freeInputs(traced, to.node.id)), ...swaps]
 }
@@ -132,6 +132,12 @@ function standardChoices(traced: Traced, node: Node): Proposal[] {
   return [...otherStandards(traced, node.id), ...alone]
 }
 
+/** The source at the beginning of a link's run. */
+function originName(traced: Traced, link: string): string {
+  const origin = runWith(traced, link)?.origin
+  return origin ? traced.chain.nodes.get(origin.device)!.device.name : 'loose'
+}
+
 /** Sources that go nowhere, and whatever could be moved there. */
 function freeChoices(traced: Traced, { device, port }: LinkEnd): Proposal[] {
   const { chain, pictures, trace } = traced
@@ -140,7 +146,7 @@ function freeChoices(traced: Traced, { device, port }: LinkEnd): Proposal[] {
   const idle = pictures.flatMap(picture => (picture.of === 'source' ? freeSockets(traced, chain.nodes.get(picture.device)!, 'out') : []))
   const connects = idle.flatMap(out => connectTo(traced, out, [socket], `Connect ${out.node.device.name} to`).slice(0, 2))
   const moves = [...trace.wires.values()].filter(({ wire }) => wire.to && isStage(wire.to.node) && wire.to.port?.dir === 'in')
-    .flatMap(at => moveInput(traced, at, [socket]).map(({ title, edits }) => ({ title: title.replace('Move it', `Move ${at.wire.from?.node.device.name ?? 'the loose cable'}`), edits })))
+    .flatMap(at => moveInput(traced, at, [socket]).map(({ title, edits }) => ({ title: title.replace('Move it', `Move ${originName(traced, at.wire.id)}`), edits })))
   return [...connects, ...moves]
 }
 

@@ -5,7 +5,8 @@ export interface Units {
   readonly length: 'm' | 'ft'
 }
 
-const THIN = '\u2009'
+/** Between figure and unit; never broken over a line. The typefaces have no thin space of their own. */
+const SPACE = '\u00A0'
 const METRES_PER_FOOT = 0.3048
 
 /** A number with at most `digits` decimals, trailing zeros dropped, with a true minus. */
@@ -15,22 +16,22 @@ export function figure(value: number, digits = 1): string {
 }
 
 export function lengthText(m: number, units: Units): string {
-  return units.length === 'ft' ? `${figure(m / METRES_PER_FOOT, 0)}${THIN}ft` : `${figure(m)}${THIN}m`
+  return units.length === 'ft' ? `${figure(m / METRES_PER_FOOT, 0)}${SPACE}ft` : `${figure(m)}${SPACE}m`
 }
 
 /** "2.97 Gb/s", "270 Mb/s". */
 export function dataRateText(bitsPerS: number): string {
-  return bitsPerS >= 1e9 ? `${figure(bitsPerS / 1e9, 2)}${THIN}Gb/s` : `${figure(bitsPerS / 1e6, 0)}${THIN}Mb/s`
+  return bitsPerS >= 1e9 ? `${figure(bitsPerS / 1e9, 2)}${SPACE}Gb/s` : `${figure(bitsPerS / 1e6, 0)}${SPACE}Mb/s`
 }
 
 /** Milliseconds, with a decimal below 10. */
 export function msText(ms: number): string {
-  return `${figure(ms, ms < 10 ? 1 : 0)}${THIN}ms`
+  return `${figure(ms, ms < 10 ? 1 : 0)}${SPACE}ms`
 }
 
 /** Money of minor units with its code: "38.50 EUR"; whole amounts without decimals. */
 export function moneyText(minor: number, currency: string): string {
-  return `${figure(minor / 100, minor % 100 === 0 ? 0 : 2)}${THIN}${currency}`
+  return `${figure(minor / 100, minor % 100 === 0 ? 0 : 2)}${SPACE}${currency}`
 }
 
 export function quantityText(quantity: Quantity, units: Units): string {
@@ -39,9 +40,9 @@ export function quantityText(quantity: Quantity, units: Units): string {
     case 'format': return exactFormatLabel(quantity.format)
     case 'length': return lengthText(quantity.m, units)
     case 'rate': return dataRateText(quantity.bitsPerS)
-    case 'loss': return `${figure(quantity.db)}${THIN}dB`
-    case 'duration': return `${figure(quantity.s)}${THIN}s`
-    case 'share': return `${figure(quantity.share * 100, 0)}${THIN}%`
+    case 'loss': return `${figure(quantity.db)}${SPACE}dB`
+    case 'duration': return `${figure(quantity.s)}${SPACE}s`
+    case 'share': return `${figure(quantity.share * 100, 0)}${SPACE}%`
   }
 }
 

@@ -30,6 +30,7 @@ const lengthM = number(0, 20_000)
 const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'minor'], {
   from: { type: 'string', pattern: REFERENCE },
   title: ref('title'),
+  short: ref('title'),
   role: oneOf(ROLES),
   ports: { ...mapOf(ref('port'), 200), minProperties: 1 },
   paths: listOf(ref('path'), 200),
@@ -41,7 +42,7 @@ const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'min
   minor: price,
 })
 
-const sold = { from: { type: 'string', pattern: REFERENCE }, title: ref('title'), carries: oneOf(SIGNAL_KINDS), ends: listOf(oneOf(CONNECTORS), 2, 2) }
+const sold = { from: { type: 'string', pattern: REFERENCE }, title: ref('title'), short: ref('title'), carries: oneOf(SIGNAL_KINDS), ends: listOf(oneOf(CONNECTORS), 2, 2) }
 const cable = object(['kind', 'title', 'carries', 'ends', 'oneWay', 'joins', 'reach', 'stock'], {
   ...sold,
   kind: { const: 'cable' },

@@ -141,32 +141,32 @@ export const FAULTY: readonly Faulty[] = [
   {
     name: 'passive HDMI that is dark', gives: ['L01'],
     plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 22' } }),
-    offers: ['Optical HDMI', 'Extender', 'HDMI to SDI converter, SDI to HDMI converter'], says: ['25\u2009m', '15\u2009m', '4.45\u2009Gb/s'],
+    offers: ['Optical HDMI', 'Extender', 'HDMI to SDI converter, SDI to HDMI converter'], says: ['25\u00A0m', '15\u00A0m', '4.45\u00A0Gb/s'],
   },
   {
     name: 'passive HDMI at risk', gives: ['L01'],
     plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 8' } }),
-    offers: ['Optical HDMI', 'Active HDMI'], says: ['10\u2009m', '7.5\u2009m'],
+    offers: ['Optical HDMI', 'Active HDMI'], says: ['10\u00A0m', '7.5\u00A0m'],
   },
   {
     name: 'more HDMI chosen than the route needs', gives: ['L01'],
     plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 4 =20' } }),
-    offers: ['Take 7.5 m'], says: ['20\u2009m'],
+    offers: ['Take 7.5 m'], says: ['20\u00A0m'],
   },
   {
     name: 'coax beyond reach', gives: ['L02'],
     plan: plan({ devices: { cam: 'camera-studio-sdi 1080p59.94', main: MIXED, scr: 'screen' }, links: { a: 'cam.sdi > main.in-5 coax-rg59 66', c: 'main.out-4 > scr.in hdmi-passive 2' } }),
-    offers: ['RG-11', 'fibre', 'distribution amplifier', 'Set main to 1080p29.97'], says: ['RG-59', '22\u2009dB', '20\u2009dB'],
+    offers: ['RG-11', 'fibre', 'distribution amplifier', 'Set main to 1080p29.97'], says: ['RG-59', '22\u00A0dB', '20\u00A0dB'],
   },
   {
     name: 'coax near the end of reach', gives: ['L09'],
     plan: plan({ devices: { cam: 'camera-studio-sdi 1080p59.94', main: MIXED }, links: { a: 'cam.sdi > main.in-5 coax-rg59 55 =50+15' } }),
-    offers: ['RG-6'], says: ['65\u2009m', '%'],
+    offers: ['RG-6'], says: ['65\u00A0m', '%'],
   },
   {
     name: 'a USB-C lead that is too long', gives: ['L04'],
     plan: plan({ devices: { phone: 'phone 1080p59.94', conv: 'usbc-hdmi-full', main: STAGE }, links: { a: 'phone.usb-c > conv.in usbc-lead 5', b: 'conv.out > main.in-1 hdmi-passive 3' } }),
-    offers: ['Optical USB-C'], says: ['7\u2009m', '2\u2009m'],
+    offers: ['Optical USB-C'], says: ['7\u00A0m', '2\u00A0m'],
   },
   {
     name: 'a wanted sink without a feed, with an output free', gives: ['O01'],
@@ -176,6 +176,6 @@ export const FAULTY: readonly Faulty[] = [
   {
     name: 'two faults in one run', gives: ['L01'],
     plan: plan({ devices: { pc: 'computer 1080p60', main: STAGE }, links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 22' } }),
-    offers: ['and set pc to 1080p59.94'], says: ['25\u2009m'],
+    offers: ['and set pc to 1080p59.94'], says: ['25\u00A0m'],
   },
 ]

@@ -19,7 +19,7 @@ const notices = useNotices()
 const board = ref<InstanceType<typeof RunsBoard>>()
 const addRole = ref<Role>()
 
-watch(() => [route.params.show, route.params.plan], async ([show, plan]) => {
+watch([() => route.params.show, () => route.params.plan], async ([show, plan]) => {
   selection.lane = undefined
   selection.open = false
   selection.dialog = undefined
@@ -32,7 +32,7 @@ watch(() => [route.params.show, route.params.plan], async ([show, plan]) => {
   }
 }, { immediate: true })
 // The address names the opened lane, so that it can be sent and found again.
-watch(() => [selection.open, selection.lane], ([open, lane]) => {
+watch([() => selection.open, () => selection.lane], ([open, lane]) => {
   void router.replace({ query: open && typeof lane === 'string' ? { at: lane } : {} })
 })
 useHead({ title: computed(() => (store.show ? `${store.show.title}: runs` : 'Interlumen')) })

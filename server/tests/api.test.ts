@@ -1,0 +1,132 @@
+import { readFileSync } from 'node:fs'
+import { request } from 'node:http'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { canonicalPlan, canonicalText, openFile } from '#core/plan'
+import { ask, dropFolder, preparedFolder, start, type Running } from './running'
+
+let server: Running
+beforeAll(async () => { server = await start(await preparedFolder()) })
+afterAll(async () => {
+  await server.stop()
+  dropFolder(server.folder)
+})
+
+const demo = readFileSync(new URL('../../demo/kiln-night.json', import.meta.url), 'utf8')
+const at = (path: string) => `${server.url}/api${path}`
+const imported = async (): Promise<string> => (await ask<{ id: string }>(at('/shows/import'), 'POST', demo)).body.id
+const rename = (seq: number, name: string, client = 'tests-one') => ({ client, seq, title: `Call it ${name}`, edits: [{ do: 'set', at: ['devices', 'wide', 'name'], value: name }] })
+const write = (show: string, base: number, ...transactions: unknown[]) => ask(at(`/shows/${show}/plans/main/transactions`), 'POST', { base, transactions })
+
+/** A request with headers that fetch does not let through. */
+const raw = (path: string, method: string, headers: Record<string, string>): Promise<number> => new Promise((resolve, reject) => {
+  const sent = request(`${server.url}${path}`, { method, headers }, (response) => {
+    response.resume()
+    resolve(response.statusCode!)
+  })
+  sent.once('error', reject)
+  sent.end(method === 'GET' ? undefined : '{}')
+})
+
+describe('shows', () => {
+  it('begins, renames, duplicates, bins and restores', async () => {
+    const { status, body: { id } } = await ask(at('/shows'), 'POST', { title: 'Open day' })
+    expect(status).toBe(201)
+    expect((await ask(at(`/shows/${id}`), 'PATCH', { title: 'Open night' })).status).toBe(200)
+    const copy = (await ask(at(`/shows/${id}/duplicate`), 'POST')).body.id
+    const titles = async (query = '') => (await ask<{ title: string }[]>(at(`/shows${query}`))).body.map(({ title }) => title)
+    expect(await titles()).toEqual(expect.arrayContaining(['Open night', 'Open night, copy']))
+    expect((await ask(at(`/shows/${copy}`), 'DELETE')).status).toBe(200)
+    expect(await titles()).not.toContain('Open night, copy')
+    expect(await titles('?bin=1')).toContain('Open night, copy')
+    expect((await ask(at(`/shows/${copy}/plans/main`))).status).toBe(404)
+    expect((await ask(at(`/shows/${copy}/restore`), 'POST')).status).toBe(200)
+    expect(await titles()).toContain('Open night, copy')
+  })
+  it('gives back what was imported, in canonical form', async () => {
+    const id = await imported()
+    const text = await (await fetch(at(`/shows/${id}/export`))).text()
+    const opened = openFile(demo)
+    expect(opened.ok && text).toBe(opened.ok && canonicalText(opened.value))
+  })
+  it('tells the verdict of each plan', async () => {
+    const id = await imported()
+    const show = (await ask<any[]>(at('/shows'))).body.find(candidate => candidate.id === id)
+    expect(show.plans).toMatchObject([{ id: 'main', revision: 0, verdict: { arrive: 7, wanted: 7, D: 0 } }])
+  })
+})
+
+describe('transactions', () => {
+  it('are written once, however often they are sent', async () => {
+    const show = await imported()
+    expect(await write(show, 0, rename(1, 'One'))).toMatchObject({ status: 200, body: { revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] } })
+    expect(await write(show, 0, rename(1, 'One'))).toMatchObject({ status: 200, body: { revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] } })
+    expect(await write(show, 1, rename(1, 'Other'))).toMatchObject({ status: 422, body: { error: { code: 'refused' } } })
+    const { body } = await ask(at(`/shows/${show}/plans/main/journal?after=0`))
+    expect(body.entries).toHaveLength(1)
+  })
+  it('that are behind get what is newer, and nothing is written', async () => {
+    const show = await imported()
+    await write(show, 0, rename(1, 'Theirs', 'tests-two'))
+    const answer = await write(show, 0, rename(1, 'Mine'))
+    expect(answer).toMatchObject({ status: 409, body: { error: { code: 'behind', revision: 1, newer: [{ revision: 1, transaction: { client: 'tests-two', title: 'Call it Theirs' }, inverse: [{ value: 'Wide camera' }] }] } } })
+    expect((await ask(at(`/shows/${show}/plans/main`))).body.plan.devices.wide.name).toBe('Theirs')
+    expect((await write(show, 1, rename(1, 'Mine'))).body.revision).toBe(2)
+  })
+  it('hold together or not at all', async () => {
+    const show = await imported()
+    const bad = { client: 'tests-one', seq: 2, title: 'Bad', edits: [{ do: 'disconnect', id: 'nope' }] }
+    expect(await write(show, 0, rename(1, 'Half'), bad)).toMatchObject({ status: 422, body: { error: { path: '/transactions/1/edits/0/id', found: '"nope"' } } })
+    expect((await ask(at(`/shows/${show}/plans/main`))).body).toMatchObject({ revision: 0, plan: { devices: { wide: { name: 'Wide camera' } } } })
+  })
+  it('come back to their client for undo', async () => {
+    const show = await imported()
+    await write(show, 0, rename(1, 'Mine'), rename(2, 'Mine again'))
+    await write(show, 2, rename(1, 'Theirs', 'tests-two'))
+    const { body } = await ask(at(`/shows/${show}/plans/main?client=tests-one`))
+    expect(body.mine.map((entry: any) => entry.transaction.seq)).toEqual([1, 2])
+    expect(body.lastSeq).toBe(2)
+  })
+})
+
+describe('bad requests', () => {
+  it.each<[string, string, string, unknown, number, string]>([
+    ['no JSON', 'POST', '/shows', '{', 422, 'refused'], ['no title', 'POST', '/shows', { title: '' }, 422, 'refused'], ['an unknown key', 'POST', '/shows', { title: 'x', admin: true }, 422, 'refused'],
+    ['a title that is too long', 'POST', '/shows', { title: 'x'.repeat(121) }, 422, 'refused'], ['no plan file', 'POST', '/shows/import', '[]', 422, 'refused'],
+    ['__proto__ in a file', 'POST', '/shows/import', '{"format":1,"__proto__":{}}', 422, 'refused'], ['an unknown show', 'GET', '/shows/nope/plans/main', undefined, 404, 'not-found'],
+    ['a show with a strange name', 'GET', '/shows/..%2f..%2fetc/plans/main', undefined, 404, 'not-found'], ['an unknown route', 'GET', '/nope', undefined, 404, 'not-found'],
+    ['a revision that is none', 'GET', '/shows/nope/plans/main/journal?after=x', undefined, 422, 'refused'], ['no transactions', 'POST', '/shows/nope/plans/main/transactions', { base: 0, transactions: [] }, 422, 'refused'],
+    ['a write to an unknown show', 'POST', '/shows/nope/plans/main/transactions', { base: 0, transactions: [rename(1, 'x')] }, 404, 'not-found'], ['too large a body', 'POST', '/shows', `{"title":"${'x'.repeat(2_100_000)}"}`, 413, 'too-large'],
+    ['too large a file', 'POST', '/shows/import', `{"a":"${'x'.repeat(20_100_000)}"}`, 413, 'too-large'],
+  ])('%s', async (_, method, path, body, status, code) => {
+    const answer = await ask(at(path), method, body)
+    expect(answer).toMatchObject({ status, body: { error: { code, message: expect.any(String) } } })
+  })
+  it('answers only to its own name', async () => {
+    expect(await raw('/api/shows', 'GET', { host: 'evil.example' })).toBe(403)
+    expect(await raw('/', 'GET', { host: 'evil.example:80' })).toBe(403)
+    expect(await raw('/api/shows', 'GET', { host: 'localhost:1' })).toBe(200)
+  })
+  it('takes writes from its own page only', async () => {
+    const host = new URL(server.url).host
+    expect(await raw('/api/shows', 'POST', { host, origin: 'http://evil.example' })).toBe(403)
+    expect(await raw('/api/shows', 'POST', { host, 'sec-fetch-site': 'cross-site' })).toBe(403)
+    expect(await raw('/api/shows', 'POST', { host, origin: 'null' })).toBe(403)
+    expect(await raw('/api/shows', 'POST', { host, origin: `http://${host}` })).toBe(422)
+  })
+  it('lets a page load nothing from elsewhere', async () => {
+    const policy = (await fetch(server.url)).headers.get('content-security-policy')
+    expect(policy).toContain('default-src \'self\'')
+  })
+})
+
+describe('plans that are stored', () => {
+  it('are what replaying the journal gives', async () => {
+    const show = await imported()
+    for (let i = 0; i < 5; i++) await write(show, i, rename(i + 1, `Name ${i}`))
+    const { body } = await ask(at(`/shows/${show}/plans/main`))
+    const opened = openFile(demo)
+    if (!opened.ok) throw new Error()
+    const expected = { ...opened.value.plans.main!, devices: { ...opened.value.plans.main!.devices, wide: { ...opened.value.plans.main!.devices.wide!, name: 'Name 4' } } }
+    expect(canonicalPlan(body.plan)).toBe(canonicalPlan(expected))
+  })
+})

@@ -1,0 +1,116 @@
+import { readFileSync } from 'node:fs'
+import { afterAll, describe, expect, it } from 'vitest'
+import { applyEdits, canonicalPlan, openFile, type Plan } from '#core/plan'
+import { ask, dropFolder, freshFolder, launch, preparedFolder, start, type Running } from './running'
+
+const KILLS = Number(process.env.INTERLUMEN_KILLS ?? 30)
+const demo = readFileSync(new URL('../../demo/kiln-night.json', import.meta.url), 'utf8')
+const folders: string[] = []
+afterAll(() => folders.forEach(dropFolder))
+
+/** A client that writes without pause and keeps what it was told. */
+class Writer {
+  seq = 0
+  base = 0
+  readonly acknowledged = new Map<number, number>()
+  private unanswered: { client: string, seq: number, title: string, edits: unknown[] } | undefined
+
+  constructor(readonly client: string) {}
+
+  async run(url: string, show: string, until: () => boolean): Promise<void> {
+    while (!until()) {
+      // What was not answered is sent again as it was, as a page does after a crash.
+      this.unanswered ??= { client: this.client, seq: ++this.seq, title: `Write ${this.seq}`, edits: [{ do: 'set', at: ['devices', this.client === 'writer-a' ? 'wide' : 'close', 'name'], value: `${this.client} ${this.seq}` }] }
+      try {
+        const { status, body } = await ask(`${url}/api/shows/${show}/plans/main/transactions`, 'POST', { base: this.base, transactions: [this.unanswered] })
+        if (status === 200) {
+          this.acknowledged.set(this.unanswered.seq, body.accepted[0].revision)
+          this.base = body.revision
+          this.unanswered = undefined
+          // Leaves the other client a turn.
+          await new Promise(resolve => setTimeout(resolve, Math.random() * 20))
+        }
+        else if (status === 409) this.base = body.error.revision
+        else throw new Error(`${status} ${JSON.stringify(body)}`)
+      }
+      catch (error) {
+        if (error instanceof TypeError) return
+        throw error
+      }
+    }
+  }
+}
+
+describe('killed at any moment', () => {
+  it(`loses nothing that was acknowledged, in ${KILLS} kills with two clients writing`, async () => {
+    const folder = await preparedFolder()
+    folders.push(folder)
+    const opened = openFile(demo)
+    if (!opened.ok) throw new Error(opened.problem.path)
+    const begin = opened.value.plans.main!
+    const writers = [new Writer('writer-a'), new Writer('writer-b')]
+    let server: Running = await start(folder)
+    const show = (await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', demo)).body.id
+    for (let kill = 0; kill < KILLS; kill++) {
+      let over = false
+      const writing = writers.map(writer => writer.run(server.url, show, () => over))
+      await new Promise(resolve => setTimeout(resolve, 50 + Math.random() * 1100))
+      await server.stop('SIGKILL')
+      over = true
+      await Promise.all(writing)
+      server = await start(folder)
+      const { body } = await ask(`${server.url}/api/shows/${show}/plans/main/journal?after=0`)
+      const revisions = body.entries.map((entry: any) => entry.revision)
+      expect(revisions).toEqual(revisions.map((_: number, i: number) => i + 1))
+      for (const writer of writers) {
+        const mine = body.entries.filter((entry: any) => entry.transaction.client === writer.client)
+        const seqs = mine.map((entry: any) => entry.transaction.seq)
+        expect(new Set(seqs).size).toBe(seqs.length)
+        for (const [seq, revision] of writer.acknowledged) expect(mine.find((entry: any) => entry.transaction.seq === seq)?.revision).toBe(revision)
+      }
+      let plan: Plan = begin
+      for (const { transaction } of body.entries) {
+        const applied = applyEdits(plan, transaction.edits)
+        if (!applied.ok) throw new Error(applied.problem.path)
+        plan = applied.value.plan
+      }
+      const stored = (await ask(`${server.url}/api/shows/${show}/plans/main`)).body
+      expect(stored.revision).toBe(body.revision)
+      expect(canonicalPlan(stored.plan)).toBe(canonicalPlan(plan))
+    }
+    const written = writers.map(({ acknowledged }) => acknowledged.size)
+    console.log(`${KILLS} kills, ${written.join(' + ')} acknowledged writes, none lost`)
+    expect(Math.min(...written)).toBeGreaterThan(KILLS / 2)
+    expect(await server.stop('SIGTERM')).toBe(0)
+  }, 900_000)
+
+  it('starts again after being killed in its very first seconds', async () => {
+    const folder = freshFolder()
+    folders.push(folder)
+    for (const wait of [300, 900, 2000]) {
+      const early = await launch(folder)
+      await new Promise(resolve => setTimeout(resolve, wait))
+      expect(await early.stop('SIGKILL')).toBe('SIGKILL')
+    }
+    const server = await start(folder)
+    expect((await ask(`${server.url}/api/shows`)).status).toBe(200)
+    await server.stop()
+  })
+})
+
+describe('the data folder', () => {
+  it('belongs to one process: a second one is refused, and says so', async () => {
+    const folder = await preparedFolder()
+    folders.push(folder)
+    const first = await start(folder)
+    await expect(start(folder)).rejects.toThrow(/ended with 1: .*the data folder .* is in use by process \d+/s)
+    expect(await first.stop('SIGTERM')).toBe(0)
+    const again = await start(folder)
+    expect(await again.stop('SIGTERM')).toBe(0)
+  })
+  it('is served on other interfaces only with a join code', async () => {
+    const folder = await preparedFolder()
+    folders.push(folder)
+    await expect(start(folder, { NITRO_HOST: '0.0.0.0' })).rejects.toThrow(/set INTERLUMEN_JOIN_CODE/)
+  })
+})
