@@ -1,15 +1,18 @@
 // Compiles the plan's JSON Schema to plain functions, so that no code is evaluated in the page.
 import { writeFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
 import { fileURLToPath } from 'node:url'
+import type { Ajv as AjvClass, Options } from 'ajv'
 import { SCHEMA } from '../core/plan/schema'
 
-const { default: Ajv } = await import('ajv')
-const { default: standaloneCode } = await import('ajv/dist/standalone/index.js')
+const require = createRequire(import.meta.url)
+const { Ajv } = require('ajv') as { Ajv: new (options: Options) => AjvClass }
+const standalone = require('ajv/dist/standalone') as { default: (ajv: AjvClass, names: Record<string, string>) => string }
 
 export function compileSchema(): string {
-  const ajv = new Ajv.Ajv({ schemas: [SCHEMA], code: { source: true, esm: true, lines: false }, allErrors: false, verbose: true, discriminator: true, strict: true, strictTypes: false, strictRequired: false, allowUnionTypes: true } as never)
+  const ajv = new Ajv({ schemas: [SCHEMA], code: { source: true, esm: true }, verbose: true, discriminator: true, strict: true, strictTypes: false, strictRequired: false, allowUnionTypes: true })
   const def = (name: string) => `interlumen#/$defs/${name}`
-  const code = standaloneCode.default(ajv as never, {
+  const code = standalone.default(ajv, {
     validateFile: 'interlumen', plan: def('plan'), brief: def('brief'), title: def('title'), transaction: def('transaction'),
     wants: def('want'), models: def('model'), leads: def('lead'), devices: def('device'), links: def('link'), segments: def('segment'),
   })

@@ -1,5 +1,5 @@
 import { planMinor, planWatts } from '#core/budget'
-import { applyEdits, type Edit, type Plan } from '#core/plan'
+import { applyEdits, type Edit } from '#core/plan'
 import { check, ruleOf, type Checked, type Verdict } from './check'
 import type { Finding } from './finding'
 import type { Proposal } from './rule'

@@ -1,4 +1,4 @@
-import { formatLabel, sdiRate, SDI_CLASSES } from '#core/signal'
+import { sdiRate, SDI_CLASSES, type VideoFormat } from '#core/signal'
 import { isStage, leadOf, type WireTrace } from '#core/chain'
 import { length, loss, text } from '../finding'
 import { direct, formatsTaken, offerWays, otherStandards, setSender, shorterPieces, throughDevices, waysReaching } from '../offers'
@@ -29,7 +29,7 @@ export const L02: Rule = {
 /** A format of a lower class: of the sender alone where the input takes it, else of the whole stage. */
 export function lowerRate(traced: Traced, at: WireTrace): Proposal[] {
   const now = SDI_CLASSES.indexOf(at.figures!.sdiClass!)
-  const lower = (candidate: Parameters<typeof formatLabel>[0]) => {
+  const lower = (candidate: VideoFormat) => {
     const found = sdiRate(candidate, at.signal!.coding)
     return found !== undefined && SDI_CLASSES.indexOf(found.class) < now
   }

@@ -1,0 +1,60 @@
+import AxeBuilder from '@axe-core/playwright'
+import { test as base, expect, type Page } from '@playwright/test'
+
+/** Every test fails when the page asks anything of another machine, or throws. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, use) => {
+    const outside: string[] = []
+    const errors: string[] = []
+    page.on('request', (request) => {
+      const { protocol, origin } = new URL(request.url())
+      if (protocol.startsWith('http') && origin !== baseURL) outside.push(request.url())
+    })
+    page.on('pageerror', error => errors.push(error.message))
+    page.on('console', (message) => { if (/Content Security Policy/.test(message.text())) errors.push(message.text()) })
+    await use(page)
+    expect(outside, 'requests that leave the machine').toEqual([])
+    expect(errors, 'errors of the page').toEqual([])
+  },
+})
+export { expect }
+
+export const verdict = (page: Page) => page.getByRole('heading', { level: 1 })
+export const lane = (page: Page, words: RegExp | string) => page.getByRole('listitem').filter({ hasText: words })
+
+export async function newShow(page: Page, title: string): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: /New show/ }).click()
+  await page.getByLabel('What is it called?').fill(title)
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(verdict(page)).toHaveText('No pictures planned yet')
+}
+
+export interface Adding {
+  readonly model: string
+  readonly name?: string
+  /** Values of the select fields by label. */
+  readonly choose?: Readonly<Record<string, string | RegExp>>
+  readonly metres?: number
+}
+
+/** Adds a device with the mouse. */
+export async function add(page: Page, { model, name, choose = {}, metres }: Adding): Promise<void> {
+  await page.getByRole('button', { name: /^Add a (device|switcher)/ }).first().click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('option', { name: model, exact: true }).click()
+  if (name) await dialog.getByLabel(/What you call/).fill(name)
+  for (const [label, value] of Object.entries(choose)) {
+    await dialog.locator('.v-select', { hasText: label }).click()
+    await page.locator('.v-overlay-container .v-list').getByRole('option', { name: value, exact: typeof value === 'string' }).click()
+  }
+  if (metres !== undefined) await dialog.getByLabel(/Way of the cable/).fill(String(metres))
+  await dialog.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(dialog).toBeHidden()
+}
+
+/** No violation that axe calls serious or critical. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.map(node => node.html.slice(0, 160)).join(' | ')}`)).toEqual([])
+}
