@@ -1,4 +1,4 @@
-import { add, expect, expectAccessible, lane, newShow, test, verdict } from './walk'
+import { add, expect, expectAccessible, lane, newShow, openShow, test, verdict } from './walk'
 
 test('plans three sources from nothing to all lit, by mouse', async ({ page }) => {
   await newShow(page, 'By mouse')
@@ -43,10 +43,12 @@ test('plans three sources from nothing to all lit, by keyboard alone', async ({ 
   // Along the light to the cable of the first lane, and measured by hand.
   await expect(page.locator(':focus')).toHaveAttribute('aria-label', /Wall/)
   await keys('Control+k')
+  await expect(page.getByLabel('Find a device, a run or an action')).toBeFocused()
   await page.keyboard.type('One')
   await keys('Enter')
   await expect(page.getByRole('region', { name: /Opened: One/ })).toBeVisible()
   await keys('Escape', 'ArrowRight', 'm')
+  await expect(page.getByLabel('Way, rises included')).toBeFocused()
   await page.keyboard.type('7')
   await keys('Enter')
   await expect(page.getByRole('button', { name: /coax, 10 m/ })).toBeVisible()
@@ -57,7 +59,8 @@ test('plans three sources from nothing to all lit, by keyboard alone', async ({ 
 test('breaks, mends by a remedy, undoes, reloads', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Duplicate Kiln Night', exact: true }).click()
-  await page.getByRole('link', { name: /Kiln Night, copy/ }).click()
+  await expect(page.getByText('Kiln Night, copy', { exact: true })).toBeVisible()
+  await openShow(page, 'Kiln Night, copy')
   await expect(verdict(page)).toHaveText('7 of 7 pictures arrive')
   // Break: the caption computer's setting.
   await page.getByRole('button', { name: /^Caption computer/ }).click()
@@ -86,7 +89,8 @@ test('breaks, mends by a remedy, undoes, reloads', async ({ page }) => {
 test('mends the draft of Kiln Night from dark end to dark end', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Duplicate Kiln Night, first draft' }).click()
-  await page.getByRole('link', { name: /Kiln Night, first draft, copy/ }).click()
+  await expect(page.getByText('Kiln Night, first draft, copy', { exact: true })).toBeVisible()
+  await openShow(page, 'Kiln Night, first draft, copy')
   await expect(verdict(page)).toHaveText('0 of 7 pictures arrive')
   for (let left = 5; left > 0; left--) {
     await expect(page.getByRole('button', { name: `${left} dark` })).toBeVisible()
@@ -152,9 +156,9 @@ test('deletes a show and takes it back', async ({ page }) => {
   await newShow(page, 'For the bin')
   await page.goto('/')
   await page.getByRole('button', { name: 'Delete For the bin' }).click()
-  await expect(page.getByRole('link', { name: /For the bin/ })).toBeHidden()
+  await expect(page.getByText('In the bin, for 30 days')).toBeVisible()
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('link', { name: /For the bin/ })).toBeVisible()
+  await expect(page.locator('a.open', { hasText: 'For the bin' })).toBeVisible()
 })
 
 test('keeps edits while the server is away, and brings them when it is back', async ({ page }) => {
@@ -170,9 +174,9 @@ test('keeps edits while the server is away, and brings them when it is back', as
 
 test('has no serious accessibility violation', async ({ page }) => {
   await page.goto('/')
-  await expect(page.getByRole('link', { name: /Kiln Night, first draft/ }).first()).toBeVisible()
+  await expect(page.locator('a.open').first()).toBeVisible()
   await expectAccessible(page)
-  await page.getByRole('link', { name: /Kiln Night, first draft/ }).first().click()
+  await openShow(page, 'Kiln Night, first draft')
   await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
   await expectAccessible(page)
   await page.keyboard.press('n')

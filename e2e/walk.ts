@@ -22,6 +22,11 @@ export { expect }
 export const verdict = (page: Page) => page.getByRole('heading', { level: 1 })
 export const lane = (page: Page, words: RegExp | string) => page.getByRole('listitem').filter({ hasText: words })
 
+export async function openShow(page: Page, title: string): Promise<void> {
+  await page.goto('/')
+  await page.locator('a.open', { has: page.getByText(title, { exact: true }) }).click()
+}
+
 export async function newShow(page: Page, title: string): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: /New show/ }).click()

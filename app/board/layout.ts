@@ -89,7 +89,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
   for (const stage of roots) {
     if (placed.has(stage.id)) continue
     const block = placeStage(stage, cursor)
-    cursor = Math.max(block.leftEnd, block.rightEnd) + 1
+    cursor = Math.max(block.leftEnd, block.rightEnd)
   }
   const rest = board.lanes.filter(lane => !rows.some(row => row.lane.id === lane.id))
     .sort((a, b) => Number(a.from === undefined) - Number(b.from === undefined) || (a.from?.order ?? 0) - (b.from?.order ?? 0) || (a.to?.order ?? 0) - (b.to?.order ?? 0))
@@ -111,7 +111,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
         const feeder = board.stages.find(({ id: other }) => other === lane.from?.device)
         const nests = feeder !== undefined && !placed.has(feeder.id)
         const block = nests ? placeStage(feeder, left) : undefined
-        const row = block ? left + Math.floor((block.leftEnd - left - 1) / 2) : left
+        const row = block ? left + Math.floor((block.leftEnd - left - 2) / 2) : left
         rows.push({ lane, row, side: feeder ? (nests ? 'link' : 'across') : 'in', stage: stage.id, ...(feeder && !nests ? { begins: `${feeder.name} ${lane.from!.socket}` } : {}) })
         if (i === 0) inputs.push({ port: first, row, span: String(first.number) })
         left = block ? Math.max(left + 1, block.leftEnd) : left + 1
@@ -139,21 +139,24 @@ export function layOut(board: Board, width: number, open: string | undefined): L
     if (depths.get(stage.id) === 0 && stage === roots[0]) {
       for (const lane of board.lanes.filter(({ id }) => id.startsWith('want:'))) rows.push({ lane, row: right++, side: 'out', stage: stage.id })
     }
-    spines.push({ stage, top, bottom: Math.max(left, isFeeder ? left : right, top + 1), inputs, outputs })
-    return { leftEnd: Math.max(left, top + 1), rightEnd: right }
+    // One more row for the stage's name.
+    const bottom = Math.max(left, isFeeder ? left : right, top + 1) + 1
+    spines.push({ stage, top, bottom, inputs, outputs })
+    return { leftEnd: isFeeder ? bottom : Math.max(left, top + 1), rightEnd: bottom }
   }
 
   function finish(): Layout {
     const openRow = rows.find(({ lane }) => lane.id === open)?.row
     const panelY = openRow === undefined ? undefined : (openRow + 1) * rowH
     const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? PANEL_H + 8 : 0)
+    const below = rowH > 40 ? 18 : 9
     const spineOf = new Map<string, { x: number }>(spines.map(({ stage }) => [stage.id, { x: columns.spineX[depths.get(stage.id) ?? 0]! }]))
     const done = new Map<string, PlacedLane>()
     for (const row of rows.sort((a, b) => a.lane.shared - b.lane.shared)) {
       const { lane, side } = row
       const x1 = side === 'out' || (side === 'across' && lane.to?.role !== 'stage') ? columns.outX : spineOf.get(row.stage ?? '')?.x ?? columns.outX
       const x0 = side === 'out' ? spineOf.get(row.stage!)!.x + columns.spineW : side === 'link' ? spineOf.get(lane.from!.device)!.x + columns.spineW : columns.inX
-      const y = yOf(row.row) + rowH - 18
+      const y = yOf(row.row) + rowH - below
       const parent = lane.sharedWith === undefined ? undefined : done.get(lane.sharedWith)
       const trunk = parent?.segments.find(({ index }) => index === lane.shared - 1)
       const looped = lane.shared > 0 && !trunk
@@ -170,9 +173,9 @@ export function layOut(board: Board, width: number, open: string | undefined): L
       columns, rowH, panelY, height: yOf(last) + 8,
       lanes: [...done.values()].sort((a, b) => a.top - b.top || a.x0 - b.x0),
       spines: spines.map(({ stage, top, bottom, inputs, outputs }) => ({
-        stage, x: spineOf.get(stage.id)!.x, width: columns.spineW, top: yOf(top) + 4, height: yOf(bottom - 1) + rowH - yOf(top) - 4,
-        inputs: inputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - 18, span })),
-        outputs: outputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - 18, span })),
+        stage, x: spineOf.get(stage.id)!.x, width: columns.spineW, top: yOf(top) + 4, height: yOf(bottom - 1) + rowH - yOf(top) - 10,
+        inputs: inputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - below, span })),
+        outputs: outputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - below, span })),
       })),
     }
   }

@@ -167,13 +167,13 @@ function listKeys(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <v-dialog :model-value="open" max-width="900" @update:model-value="value => { if (!value) emit('close') }">
+  <v-dialog :model-value="open" max-width="900" aria-label="Add a device" @update:model-value="value => { if (!value) emit('close') }">
     <div class="sheet add">
       <h2>Add a device</h2>
       <div class="two">
         <div class="pick">
           <v-text-field v-model="search" label="Search the catalogue" autofocus @keydown="listKeys" />
-          <ul ref="list" role="listbox" aria-label="Catalogue" tabindex="-1">
+          <ul ref="list" role="listbox" aria-label="Catalogue" tabindex="0" @keydown="listKeys">
             <template v-for="(row, i) in rows" :key="row.id">
               <li v-if="row.group" class="group small quiet" role="presentation">{{ row.group }}</li>
               <li :id="`model-${i}`" role="option" :aria-selected="row.id === chosen" :class="{ at: i === at, on: row.id === chosen }" @click="pick(i)">{{ row.model.title }}</li>

@@ -38,7 +38,7 @@ function keys(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <v-dialog :model-value="target !== undefined" max-width="680" @update:model-value="value => { if (!value) emit('close') }">
+  <v-dialog :model-value="target !== undefined" max-width="680" aria-label="Choices" @update:model-value="value => { if (!value) emit('close') }">
     <div class="sheet">
       <h2>{{ target?.kind === 'free' ? `Into ${name} ${target.port.replace('in-', 'input ')}` : `Operating standard of ${name}` }}</h2>
       <ul ref="list" role="listbox" tabindex="0" aria-label="Choices" @keydown="keys">

@@ -9,7 +9,7 @@ const KEYS = [
 </script>
 
 <template>
-  <v-dialog :model-value="open" max-width="560" @update:model-value="value => { if (!value) emit('close') }">
+  <v-dialog :model-value="open" max-width="560" aria-label="Keys" @update:model-value="value => { if (!value) emit('close') }">
     <div class="sheet" role="document">
       <h2>Keys</h2>
       <dl>

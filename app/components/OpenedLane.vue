@@ -84,13 +84,13 @@ const columns = computed<Column[]>(() => props.parts.map(({ key, kind, hop }): C
   const { lane } = props
   if (kind === 'origin') return { key, head: lane.from?.role === 'stage' ? 'Output' : 'Source', main: lane.from?.socket ?? '', sub: lane.feed ?? lane.from?.format ?? '' }
   if (kind === 'end') return { key, head: lane.to?.role === 'stage' ? 'Input' : 'Sink', main: lane.to?.socket ?? '', sub: lane.to?.role === 'stage' ? `${lane.to.name} ${lane.to.format ?? ''}` : lane.feed ?? '' }
-  if (hop?.is === 'device') return { key, head: hop.kind, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u00A0W` : `${figure(hop.watts)}\u00A0W` }
+  if (hop?.is === 'device') return { key, head: hop.short, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u00A0W` : `${figure(hop.watts)}\u00A0W` }
   if (hop?.is !== 'cable') return { key, head: '', main: '', sub: '' }
   const long = hop.lengthM === undefined ? 'not measured' : `${lengthText(hop.lengthM, units)}${hop.pieces && hop.pieces.length > 1 ? ` (${hop.pieces.join(' + ')})` : ''}`
   const loss = hop.lossDb === undefined ? '' : `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u00A0dB, `
   const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `${loss}reach ${lengthText(hop.reachM, units)}`
-  const rate = hop.bitsPerS === undefined ? '' : `${hop.light?.label ?? ''}, ${dataRateText(hop.bitsPerS)}`
-  return { key, head: `${hop.title}${hop.adapters.length ? ' + adapter' : ''}`, main: long, sub: reach, ...(rate ? { warn: rate } : {}) }
+  const rate = hop.bitsPerS === undefined ? '' : dataRateText(hop.bitsPerS)
+  return { key, head: `${props.parts.length > 4 ? hop.short : hop.title}${hop.adapters.length ? ' + adapter' : ''}`, main: long, sub: reach, ...(rate ? { warn: rate } : {}) }
 }))
 
 const delay = computed(() => {

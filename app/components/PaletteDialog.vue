@@ -38,10 +38,10 @@ function run(index: number): void {
 </script>
 
 <template>
-  <v-dialog :model-value="open" max-width="600" @update:model-value="value => { if (!value) emit('close') }">
+  <v-dialog :model-value="open" max-width="600" aria-label="Find" @update:model-value="value => { if (!value) emit('close') }">
     <div class="sheet">
       <v-text-field v-model="text" label="Find a device, a run or an action" autofocus role="combobox" aria-expanded="true" aria-controls="found" :aria-activedescendant="`found-${at}`" @keydown="keys" />
-      <ul id="found" role="listbox" aria-label="Found" tabindex="-1">
+      <ul id="found" role="listbox" aria-label="Found" tabindex="0">
         <li v-for="(command, i) in found" :id="`found-${i}`" :key="command.title + command.detail" role="option" :aria-selected="i === at" :class="{ at: i === at }" @click="run(i)" @mousemove="at = i">
           <span class="cut">{{ command.title }}</span><span class="small quiet cut">{{ command.detail }}</span>
         </li>

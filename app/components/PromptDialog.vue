@@ -26,7 +26,7 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="open" max-width="440" @update:model-value="value => { if (!value) emit('close') }">
+  <v-dialog :model-value="open" max-width="440" :aria-label="title" @update:model-value="value => { if (!value) emit('close') }">
     <form class="sheet" @submit.prevent="take">
       <h2>{{ title }}</h2>
       <v-text-field v-model="text" :label="label" :suffix="suffix" :error-messages="error" :hint="hint" persistent-hint autofocus @focus="($event.target as HTMLInputElement).select()" />

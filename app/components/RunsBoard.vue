@@ -94,7 +94,7 @@ function cableLabel({ title, lengthM }: Pick<CableHop, 'title' | 'lengthM'>): st
   return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, { length: 'm' })}`
 }
 
-const LETTER = 6.5
+const LETTER = 7
 
 /** The longest way to call the cable that fits beside its reason. */
 function fittingLabel(hop: CableHop, width: number): string {
@@ -130,7 +130,7 @@ function keysDown(event: KeyboardEvent): void {
         <BoardLight :layout="layout" :fresh="fresh" />
 
         <section
-          v-for="spine in layout.spines" :key="spine.stage.id" class="spine" :aria-label="`${spine.stage.name}, ${spine.stage.standard}`"
+          v-for="spine in layout.spines" :key="spine.stage.id" class="spine" :class="{ feeder: spine.outputs.length === 0 }" :aria-label="`${spine.stage.name}, ${spine.stage.standard}`"
           :style="{ left: `${spine.x}px`, top: `${spine.top}px`, width: `${spine.width}px`, height: `${spine.height}px` }"
         >
           <template v-for="input in spine.inputs" :key="input.port.port">
@@ -147,10 +147,10 @@ function keysDown(event: KeyboardEvent): void {
           <span v-for="output in spine.outputs" :key="output.port.port" class="out small" :class="{ unlit: output.port.lanes.length === 0 }" :style="{ top: `${output.y - spine.top - 11}px` }">{{ output.span }}</span>
         </section>
         <button
-          v-for="spine in layout.spines" :key="`name-${spine.stage.id}`" type="button" class="name-plate cut"
-          :style="{ left: `${spine.x}px`, top: `${spine.top + spine.height + 2}px`, width: `${spine.width}px` }" :title="spine.stage.kind" @click="emit('stage', spine.stage.id)"
+          v-for="spine in layout.spines" :key="`name-${spine.stage.id}`" type="button" class="name-plate"
+          :style="{ left: `${spine.x + 1}px`, top: `${spine.top + spine.height - 37}px`, width: `${spine.width - 2}px` }" :title="`${spine.stage.kind}: change the standard`" @click="emit('stage', spine.stage.id)"
         >
-          <b>{{ spine.stage.name }}</b> <span class="figures">{{ spine.stage.standard }}</span>
+          <b class="cut">{{ spine.stage.name }}</b><span class="figures quiet cut">{{ spine.stage.standard }}</span>
         </button>
 
         <ul class="lanes" aria-label="Runs">
@@ -215,18 +215,22 @@ function keysDown(event: KeyboardEvent): void {
 .marker { position: absolute; width: 4px; border-radius: 2px; background: var(--chosen); }
 .spine { position: absolute; z-index: 0; background: var(--surface); border: 1px solid var(--border); border-radius: 4px; }
 .port { position: absolute; left: 0; right: 30px; height: 32px; display: flex; align-items: center; gap: 8px; padding-left: 10px; pointer-events: none; }
+.feeder .port { right: 4px; }
 .port.free { pointer-events: auto; color: var(--dark); border-radius: 4px; }
 .port.free:hover { color: var(--chosen); }
 .number { font: 650 20px/1 var(--words); min-width: 12px; }
 .port.free .number { font-size: 15px; font-weight: 400; }
 .unlit { color: var(--dark); }
-.out { position: absolute; right: 0; width: 28px; height: 22px; text-align: right; padding-right: 8px; font-weight: 650; }
-.name-plate { position: absolute; height: 26px; font-size: 13px; text-align: center; color: var(--text); }
+.out { position: absolute; right: 0; white-space: nowrap; height: 22px; text-align: right; padding-right: 8px; font-weight: 650; }
+.name-plate { position: absolute; z-index: 1; height: 36px; padding: 0 10px; font-size: 13px; line-height: 16px; display: flex; flex-direction: column; justify-content: center; border-top: 1px solid var(--line); color: var(--text); }
 .name-plate:hover { color: var(--chosen); }
 .end-name { position: absolute; padding: 3px 6px; display: flex; flex-direction: column; justify-content: center; border-radius: 4px; line-height: 1.2; z-index: 2; }
 .end-name span { display: block; max-width: 100%; }
 .compact .end-name { flex-direction: row; justify-content: flex-start; align-items: center; gap: 8px; }
 .compact .end-name .strong { flex: 0 1 auto; }
+.compact .end-name .quiet { flex: 0 100 auto; }
+.compact .box { height: 20px; margin-top: 3px; }
+.compact .texts { line-height: 16px; top: 0; }
 .end-name:hover, .cable:hover { background: rgb(255 255 255 / 4%); }
 .box { position: absolute; z-index: 2; height: 26px; padding: 0 6px; background: var(--raised); border: 1px solid var(--border); border-radius: 4px; display: flex; align-items: center; justify-content: center; }
 .box:hover { border-color: var(--text); }

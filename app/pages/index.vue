@@ -125,7 +125,7 @@ const changed = (show: ShowSummary) => new Intl.DateTimeFormat('en-GB', { day: '
           <NuxtLink class="open" :to="runsOf(show)">
             <span class="title cut">{{ show.title }}</span>
             <template v-if="show.plans[0]">
-              <span class="lamps" aria-hidden="true"><i v-for="n in Math.min(24, show.plans[0].verdict.wanted)" :key="n" :class="{ lit: n <= show.plans[0].verdict.arrive }" /></span>
+              <span class="lamps" aria-hidden="true"><i v-for="n in Math.min(24, show.plans[0].verdict.wanted)" :key="n" :class="{ lit: n / Math.min(24, show.plans[0].verdict.wanted) <= show.plans[0].verdict.arrive / show.plans[0].verdict.wanted }" /></span>
               <span class="verdict">{{ show.plans[0].verdict.wanted ? `${show.plans[0].verdict.arrive} of ${show.plans[0].verdict.wanted} pictures arrive` : 'nothing planned yet' }}</span>
             </template>
             <span class="small quiet when">{{ changed(show) }}</span>
@@ -164,8 +164,8 @@ li.gone { min-height: 44px; }
 a.open:hover { background: var(--surface); }
 .title { font-size: 20px; }
 .gone .title { font-size: 15px; }
-.lamps { display: flex; gap: 3px; }
-.lamps i { width: 14px; height: 8px; border: 1px solid var(--dark); border-radius: 2px; }
+.lamps { display: flex; justify-content: flex-end; gap: 2px; width: 136px; }
+.lamps i { flex: 0 1 14px; min-width: 3px; height: 8px; border: 1px solid var(--dark); border-radius: 2px; }
 .lamps i.lit { background: var(--light); border-color: var(--light); }
 .acts { display: flex; }
 .acts a { text-decoration: none; }

@@ -98,6 +98,7 @@ export const usePlanStore = defineStore('plan', () => {
     done.value = [...done.value, { transaction, inverse: applied.value.inverse }]
     pending.push(transaction)
     keepPending()
+    if (saving.value === 'saved') saving.value = 'saving'
     const from = version
     version += 1
     const answer = await useChecker().edit(name.value, from, version, edits)

@@ -1,0 +1,79 @@
+import { LEADS } from '#core/cable'
+import { MODELS } from '#core/catalog'
+import { emptyPlan, openPlan, type Device, type Link, type Plan } from '#core/plan'
+import type { VideoFormat } from '#core/signal'
+import { seeded } from '#core/ways'
+
+const STANDARD: VideoFormat = { raster: '1920x1080', scan: 'p', rate: '60000/1001' }
+const WRONG: VideoFormat = { raster: '1920x1080', scan: 'p', rate: '60/1' }
+const MODEL_IDS = ['switcher-8-mixed', 'camera-studio-sdi', 'computer', 'camera-box-hdmi', 'hdmi-to-sdi', 'sdi-to-hdmi', 'scaler-hdmi', 'screen', 'recorder-hdmi'] as const
+const LEAD_IDS = ['hdmi-passive', 'coax-rg6', 'coax-rg59', 'hdmi-optical'] as const
+
+/**
+ * A plan of so many sources in groups of up to seven on feeders, which lead to hubs and to one last stage. Every run
+ * has at least five hops (output, cable, device, cable, input); a fifth of the sources has a further converter, and
+ * 15 % are faulty: a wrong rate or too long a cable.
+ */
+export function largePlan(sources: number, seed = 'bench'): Plan {
+  const random = seeded(`${seed} ${sources}`)
+  const devices: Record<string, Device> = {}
+  const links: Record<string, Link> = {}
+  const stage = (id: string, order: number) => { devices[id] = { model: 'switcher-8-mixed', name: id, order, standard: STANDARD } }
+  const via = (id: string, model: string, from: [string, string], to: [string, string], cables: [string, string], routes: [number, number], format?: VideoFormat) => {
+    devices[id] = { model, name: id, order: 0, ...(format ? { ports: { out: { format } } } : {}) }
+    links[`${id}-a`] = { from: { device: from[0], port: from[1] }, to: { device: id, port: 'in' }, cable: cables[0], routeM: routes[0] }
+    links[`${id}-b`] = { from: { device: id, port: 'out' }, to: { device: to[0], port: to[1] }, cable: cables[1], routeM: routes[1] }
+  }
+  let level: string[] = []
+  for (let i = 0; i < sources; i++) {
+    const feeder = `feeder-${Math.floor(i / 7)}`
+    if (i % 7 === 0) {
+      stage(feeder, i)
+      level.push(feeder)
+    }
+    const id = `source-${String(i).padStart(3, '0')}`
+    const faulty = random() < 0.15
+    const converted = random() < 0.2
+    const input = i % 7
+    const wrong = faulty && i % 2 === 0
+    if (input < 4) {
+      devices[id] = { model: 'camera-studio-sdi', name: id, order: i, ports: { sdi: { format: STANDARD } } }
+      if (wrong) devices[id] = { model: 'computer', name: id, order: i, ports: { 'hdmi-1': { format: WRONG } } }
+      const out = wrong ? 'hdmi-1' : 'sdi'
+      if (converted && !wrong) {
+        via(`${id}-c`, 'sdi-to-hdmi', [id, out], [`${id}-s`, 'in'], ['coax-rg6', 'hdmi-passive'], [faulty ? 110 : 30, 0])
+        via(`${id}-s`, 'scaler-hdmi', [`${id}-c`, 'out'], [feeder, `in-${input + 1}`], ['hdmi-passive', 'hdmi-passive'], [0, 0], STANDARD)
+        delete links[`${id}-c-b`]
+      }
+      else if (wrong) via(`${id}-c`, 'hdmi-to-sdi', [id, out], [feeder, `in-${5 + (input % 4)}`], ['hdmi-passive', 'coax-rg6'], [1, 20])
+      else via(`${id}-c`, 'sdi-to-hdmi', [id, out], [feeder, `in-${input + 1}`], ['coax-rg6', 'hdmi-passive'], [faulty ? 110 : 40, 0])
+    }
+    else {
+      devices[id] = { model: 'camera-box-hdmi', name: id, order: i, ports: { hdmi: { format: STANDARD } } }
+      via(`${id}-c`, 'hdmi-to-sdi', [id, 'hdmi'], [feeder, `in-${input + 1}`], ['hdmi-passive', 'coax-rg59'], [faulty ? 22 : 2, 40])
+    }
+  }
+  for (let depth = 0; level.length > 1; depth++) {
+    const next: string[] = []
+    for (const [i, feeder] of level.entries()) {
+      const hub = `hub-${depth}-${Math.floor(i / 7)}`
+      if (i % 7 === 0) {
+        stage(hub, i)
+        next.push(hub)
+      }
+      const input = (i % 7) + 1
+      links[`${feeder}-up`] = input > 4
+        ? { from: { device: feeder, port: 'out-1' }, to: { device: hub, port: `in-${input}` }, cable: 'coax-rg6', routeM: 10 }
+        : { from: { device: feeder, port: 'out-4' }, to: { device: hub, port: `in-${input}` }, cable: 'hdmi-passive', routeM: 2 }
+    }
+    level = next
+  }
+  for (const [i, model] of (['screen', 'recorder-hdmi'] as const).entries()) {
+    devices[`sink-${i}`] = { model, name: `sink-${i}`, order: i }
+    links[`to-sink-${i}`] = { from: { device: level[0]!, port: `out-${i + 3}` }, to: { device: `sink-${i}`, port: 'in' }, cable: 'hdmi-passive', routeM: 2 }
+  }
+  const from = (ids: readonly string[], rows: ReadonlyMap<string, { from?: string }>) => Object.fromEntries(ids.map(id => [id, { from: rows.get(id)!.from }]))
+  const opened = openPlan({ ...emptyPlan('Large plan'), models: from(MODEL_IDS, MODELS), leads: from(LEAD_IDS, LEADS), devices, links })
+  if (!opened.ok) throw new Error(JSON.stringify(opened.problem))
+  return opened.value
+}
