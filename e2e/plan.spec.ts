@@ -30,7 +30,7 @@ test('plans three sources from nothing to all lit, by keyboard alone', async ({ 
     await keys('Enter')
     await expect(page.getByLabel(/What you call/)).toBeFocused()
     await page.keyboard.type(name)
-    await expect(page.getByText(/pictures arrive\./)).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Add', exact: true })).toBeEnabled()
     await keys('Enter')
     await expect(page.getByRole('dialog')).toBeHidden()
   }
@@ -126,6 +126,7 @@ test('says what is dark in a plan made as asked, and each remedy keeps its word'
 
 test('refuses rubbish with its place, and changes nothing', async ({ page }) => {
   await page.goto('/')
+  await expect(page.locator('a.open').first()).toBeVisible()
   const count = await page.getByRole('listitem').count()
   const bring = (name: string, text: string) => page.getByLabel('File to import').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
   await bring('rubbish.json', '{"format": 1, "show": {"title": "x"}, "plans": {"main": {"title": "y", "devices": {"cam": {"model": "gone", "name": "n", "order": 1}}}}}')
@@ -168,7 +169,7 @@ test('keeps edits while the server is away, and brings them when it is back', as
   await expect(page.getByText('no server, kept in this browser')).toBeVisible()
   await page.unroute('**/transactions')
   await page.reload()
-  await expect(page.getByText('Main 1080p50')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Main, 1080p50' })).toBeVisible()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 })
 

@@ -227,13 +227,14 @@ function depthsOf({ stages, lanes }: Board): Map<string, number> {
 
 function columnsFor(wanted: number, depth: number): Columns {
   const pad = 16
-  const sourceW = 184
-  const sinkW = 172
-  const spineW = depth === 0 ? 120 : 104
-  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + 240 + depth * 88 + 190
+  const narrow = wanted < 1000
+  const sourceW = narrow ? 150 : 196
+  const sinkW = narrow ? 140 : 172
+  const spineW = depth === 0 && !narrow ? 120 : 104
+  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + (narrow ? 200 : 240) + depth * 88 + (narrow ? 150 : 190)
   const width = Math.max(wanted, least)
   const free = width - pad * 2 - sourceW - sinkW - (depth + 1) * spineW
-  const outW = Math.round(Math.max(190, free * (depth === 0 ? 0.4 : 0.34)))
+  const outW = Math.round(Math.max(narrow ? 150 : 190, free * (depth === 0 ? 0.4 : 0.34)))
   const linkW = depth === 0 ? 0 : Math.max(88, Math.round((free - outW) * 0.2 / depth))
   const outX = width - pad - sinkW
   const last = outX - outW - spineW

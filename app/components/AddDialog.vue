@@ -196,7 +196,7 @@ function listKeys(event: KeyboardEvent): void {
             <p class="after small" role="status">
               <template v-if="preview?.effect">
                 <span v-if="laid">Lays {{ laid }}. </span><span v-else-if="connectsNothing">No free port fits: it is added unconnected. </span>
-                <b>Then {{ preview.effect.after.arrive }} of {{ preview.effect.after.wanted }} pictures arrive.</b>
+                <b v-if="preview.effect.after.wanted">Then {{ preview.effect.after.arrive }} of {{ preview.effect.after.wanted }} pictures arrive.</b>
                 <span v-if="preview.effect.minor"> + {{ figure(preview.effect.minor / 100, 0) }} {{ store.plan?.brief.currency ?? 'EUR' }}</span>
               </template>
               <template v-else>&nbsp;</template>

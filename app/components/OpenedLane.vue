@@ -194,4 +194,8 @@ function extras({ effect }: Remedy | Choice): string {
 .arrive { text-align: right; }
 .arrive.better { color: var(--light); font-weight: 650; }
 .cost { text-align: right; white-space: nowrap; }
+@media (max-width: 1000px) {
+  .offers li { grid-template-columns: minmax(0, 1fr) 60px; }
+  .cost { grid-column: 1 / 3; text-align: left; }
+}
 </style>

@@ -13,7 +13,7 @@ const emit = defineEmits<{ act: [what: string], free: [device: string, port: str
 const selection = useBoardStore()
 const frame = ref<HTMLElement>()
 const { width } = useElementSize(frame)
-const layout = computed(() => layOut(props.board, Math.max(880, Math.floor(width.value)), selection.open ? selection.lane : undefined))
+const layout = computed(() => layOut(props.board, Math.max(640, Math.floor(width.value)), selection.open ? selection.lane : undefined))
 const rows = computed(() => layout.value.lanes.map(placed => ({ placed, parts: partsOf(placed) })))
 
 const fresh = ref<ReadonlySet<string>>(new Set())
@@ -94,7 +94,7 @@ function cableLabel({ title, lengthM }: Pick<CableHop, 'title' | 'lengthM'>): st
   return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, { length: 'm' })}`
 }
 
-const LETTER = 7
+const LETTER = 7.4
 
 /** The longest way to call the cable that fits beside its reason. */
 function fittingLabel(hop: CableHop, width: number): string {
@@ -147,8 +147,8 @@ function keysDown(event: KeyboardEvent): void {
           <span v-for="output in spine.outputs" :key="output.port.port" class="out small" :class="{ unlit: output.port.lanes.length === 0 }" :style="{ top: `${output.y - spine.top - 11}px` }">{{ output.span }}</span>
         </section>
         <button
-          v-for="spine in layout.spines" :key="`name-${spine.stage.id}`" type="button" class="name-plate"
-          :style="{ left: `${spine.x + 1}px`, top: `${spine.top + spine.height - 37}px`, width: `${spine.width - 2}px` }" :title="`${spine.stage.kind}: change the standard`" @click="emit('stage', spine.stage.id)"
+          v-for="spine in layout.spines" :key="`name-${spine.stage.id}`" type="button" class="name-plate" :class="{ line: layout.rowH < 40 }"
+          :style="{ left: `${spine.x + 1}px`, top: `${spine.top + spine.height - (layout.rowH < 40 ? 23 : 37)}px`, width: `${spine.width - 2}px` }" :title="`${spine.stage.kind}: change the standard`" @click="emit('stage', spine.stage.id)"
         >
           <b class="cut">{{ spine.stage.name }}</b><span class="figures quiet cut">{{ spine.stage.standard }}</span>
         </button>
@@ -210,7 +210,7 @@ function keysDown(event: KeyboardEvent): void {
 .heads { position: relative; height: 28px; flex: none; border-bottom: 1px solid var(--line); overflow: hidden; }
 .heads span { position: absolute; top: 5px; white-space: nowrap; }
 .scroll { flex: 1; overflow: auto; min-height: 0; }
-.lay { position: relative; margin-bottom: 32px; }
+.lay { position: relative; margin-bottom: 64px; }
 .lanes { list-style: none; margin: 0; padding: 0; }
 .marker { position: absolute; width: 4px; border-radius: 2px; background: var(--chosen); }
 .spine { position: absolute; z-index: 0; background: var(--surface); border: 1px solid var(--border); border-radius: 4px; }
@@ -222,11 +222,13 @@ function keysDown(event: KeyboardEvent): void {
 .port.free .number { font-size: 15px; font-weight: 400; }
 .unlit { color: var(--dark); }
 .out { position: absolute; right: 0; white-space: nowrap; height: 22px; text-align: right; padding-right: 8px; font-weight: 650; }
-.name-plate { position: absolute; z-index: 1; height: 36px; padding: 0 10px; font-size: 13px; line-height: 16px; display: flex; flex-direction: column; justify-content: center; border-top: 1px solid var(--line); color: var(--text); }
+.name-plate { position: absolute; z-index: 1; height: 36px; padding: 0 8px; font-size: 13px; line-height: 16px; display: flex; flex-direction: column; justify-content: center; border-top: 1px solid var(--line); color: var(--text); }
+.name-plate.line { height: 22px; flex-direction: row; align-items: center; justify-content: flex-start; gap: 6px; padding: 0 6px; }
+.name-plate.line .quiet { flex: 0 100 auto; }
 .name-plate:hover { color: var(--chosen); }
 .end-name { position: absolute; padding: 3px 6px; display: flex; flex-direction: column; justify-content: center; border-radius: 4px; line-height: 1.2; z-index: 2; }
 .end-name span { display: block; max-width: 100%; }
-.compact .end-name { flex-direction: row; justify-content: flex-start; align-items: center; gap: 8px; }
+.compact .end-name { flex-direction: row; justify-content: flex-start; align-items: flex-end; gap: 8px; padding-bottom: 1px; }
 .compact .end-name .strong { flex: 0 1 auto; }
 .compact .end-name .quiet { flex: 0 100 auto; }
 .compact .box { height: 20px; margin-top: 3px; }

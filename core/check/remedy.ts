@@ -67,7 +67,7 @@ function plain({ checked: _checked, adds, ...rest }: Tried): Effect {
 export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy[] {
   const offered = ruleOf(finding).remedies(checked.traced, finding)
   const seen = new Set<string>()
-  const kept: Remedy[] = []
+  const kept: (Remedy & { readonly steps: number })[] = []
   for (const proposal of [...offered.filter(offer => !offer.givesUp), ...offered.filter(offer => offer.givesUp)]) {
     if (seen.has(proposal.title) || (kept.length >= most && !proposal.givesUp)) continue
     if (proposal.alone && kept.filter(({ alone }) => alone).length === MOST_ALONE) continue
@@ -76,7 +76,8 @@ export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy
     seen.add(proposal.title).add(whole.title)
     kept.push(whole)
   }
-  return kept
+  // What suffices by itself stands before what needs a second change.
+  return kept.sort((a, b) => Number(a.givesUp ?? false) - Number(b.givesUp ?? false) || a.steps - b.steps).map(({ steps: _steps, ...remedy }) => remedy)
 }
 
 const MOST_STEPS = 4
@@ -84,14 +85,14 @@ const MOST_ALONE = 2
 export const isGrave = ({ severity }: Pick<Finding, 'severity'>): boolean => severity !== 'Q' && severity !== 'N'
 
 /** Joins further remedies to a proposal until it keeps its word; undefined where a few do not suffice. */
-function complete(checked: Checked, proposal: Proposal, finding: Finding): Remedy | undefined {
+function complete(checked: Checked, proposal: Proposal, finding: Finding): Remedy & { readonly steps: number } | undefined {
   const titles = [proposal.title]
   let edits = proposal.edits
   for (let step = 0; step < MOST_STEPS; step++) {
     const tried = tryEdits(checked, edits)
     if (!tried?.removes.includes(finding.key)) return undefined
     const uncovered = tried.adds.find(isGrave) as Finding | undefined
-    if (!uncovered) return tried.after.arrive >= tried.before.arrive ? { ...proposal, title: joined(titles), edits, effect: plain(tried) } : undefined
+    if (!uncovered) return tried.after.arrive >= tried.before.arrive ? { ...proposal, title: joined(titles), edits, effect: plain(tried), steps: step } : undefined
     if (proposal.alone) return undefined
     const next = ruleOf(uncovered).remedies(tried.checked.traced, uncovered).filter(offer => !offer.givesUp).find((offer) => {
       const effect = tryEdits(tried.checked, offer.edits)

@@ -17,6 +17,11 @@ export function canonicalPlan(plan: Plan): string {
   return JSON.stringify(sortKeys(plan, ''))
 }
 
+/** True when two JSON values are equal, whatever the order of their keys. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  return JSON.stringify(sortKeys(a, '')) === JSON.stringify(sortKeys(b, ''))
+}
+
 const MAPS = new Set<string>(['plans', 'ports', 'modes', 'makes', ...COLLECTIONS])
 
 function sortKeys(value: unknown, under: string): unknown {

@@ -1,4 +1,5 @@
 import { COLLECTIONS, type Collection, type Link, type LinkEnd, type Plan } from './plan'
+import { sameValue } from './canonical'
 import { accept, idsOf, own, refuse, show, type Outcome } from './problem'
 import { checkReferences } from './references'
 import { checkShape } from './shape'
@@ -41,7 +42,8 @@ export function checkTransaction(value: unknown): Outcome<Transaction> {
 
 /**
  * Applies edits in order and checks the result: either all hold, or the plan stays as it was and the problem says
- * which edit (`/edits/<n>`) and why. The given plan is never changed.
+ * which edit (`/edits/<n>`) and why. The given plan is never changed. Adding a model or lead that is there already in
+ * the same form, and removing one that is still in use, change nothing.
  */
 export function applyEdits(plan: Plan, edits: readonly Edit[]): Outcome<Applied> {
   let next = plan
@@ -69,7 +71,32 @@ export function applyEdits(plan: Plan, edits: readonly Edit[]): Outcome<Applied>
     const brief = checkShape('brief', next.brief, '/brief')
     if (!brief.ok) return brief
   }
-  return checkReferences(next, '') ?? accept({ plan: next, inverse })
+  const kept = keepUsedRows(plan, next, inverse)
+  return checkReferences(kept.plan, '') ?? accept(kept)
+}
+
+const isShelf = (collection: Collection): collection is 'models' | 'leads' => collection === 'models' || collection === 'leads'
+
+/** Rows of the catalogue that were removed but are still in use stay: whoever took one back may have shared it. */
+function keepUsedRows(before: Plan, after: Plan, inverse: readonly Edit[]): Applied {
+  let plan = after
+  let back = inverse
+  for (const collection of ['models', 'leads'] as const) {
+    const gone = Object.keys(before[collection]).filter(id => own<unknown>(plan[collection], id) === undefined)
+    if (gone.length === 0) continue
+    const used = usedRows(plan, collection)
+    for (const id of gone.filter(candidate => used.has(candidate))) {
+      plan = { ...plan, [collection]: { ...plan[collection], [id]: before[collection][id] } }
+      back = back.filter(edit => !(edit.do === 'add' && edit.collection === collection && edit.id === id))
+    }
+  }
+  return { plan, inverse: back }
+}
+
+function usedRows({ devices, links }: Plan, collection: 'models' | 'leads'): ReadonlySet<string> {
+  return new Set(collection === 'models'
+    ? Object.values(devices).map(({ model }) => model)
+    : Object.values(links).flatMap(({ cable, adapters }) => [cable, adapters?.from, adapters?.to].filter(id => id !== undefined)))
 }
 
 const isCollection = (name: string | undefined): name is Collection => (COLLECTIONS as readonly string[]).includes(name ?? '')
@@ -86,7 +113,10 @@ function applyOne(plan: Plan, edit: Edit, path: string): Outcome<Applied> {
 }
 
 function addEntry(plan: Plan, collection: Collection, id: string, value: object, path: string, inverse: Edit): Outcome<Applied> {
-  if (own<unknown>(plan[collection], id) !== undefined) return refuse(`${path}/id`, `${show(id)}, which ${collection} has already`, 'an id that is not in use')
+  const there = own<unknown>(plan[collection], id)
+  // Two people may take the same row of the catalogue at once: the second brings nothing new.
+  if (there !== undefined && isShelf(collection) && sameValue(there, value)) return accept({ plan, inverse: [] })
+  if (there !== undefined) return refuse(`${path}/id`, `${show(id)}, which ${collection} has already`, 'an id that is not in use')
   return accept({ plan: { ...plan, [collection]: { ...plan[collection], [id]: value } }, inverse: [inverse] })
 }
 

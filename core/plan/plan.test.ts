@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { MODELS } from '#core/catalog'
 import { applyEdits, canonicalPlan, canonicalText, checkTransaction, emptyShow, freshId, MAX_FILE_BYTES, openFile, openValue, slug, type Edit, type Plan } from '#core/plan'
 import { compileSchema } from '../../scripts/compile-schema'
 import { withTables } from '../../scripts/format-page'
@@ -157,7 +158,6 @@ describe('edits', () => {
   })
   it.each<[string, Edit[], string]>([
     ['a device that links hold', [{ do: 'remove', collection: 'devices', id: 'cam' }], '/links/a/from/device'],
-    ['a model in use', [{ do: 'remove', collection: 'models', id: 'computer' }], '/devices/pc/model'],
     ['an id in use', [{ do: 'add', collection: 'devices', id: 'cam', value: {} }], '/edits/0/id'],
     ['an entry that is gone', [{ do: 'remove', collection: 'segments', id: 'x' }], '/edits/0/id'],
     ['an unknown field', [{ do: 'set', at: ['devices', 'cam', 'colour'], value: 1 }], '/devices/cam/colour'],
@@ -170,6 +170,21 @@ describe('edits', () => {
   ])('refuses %s as a whole', (_, sequence, path) => {
     const outcome = applyEdits(base, sequence)
     expect(outcome.ok ? 'accepted' : outcome.problem.path).toBe(path)
+  })
+  it('lets two people take the same row of the catalogue, and either take theirs back', () => {
+    const camera = (id: string): Edit[] => [{ do: 'add', collection: 'models', id: 'phone', value: MODELS.get('phone')! }, { do: 'add', collection: 'devices', id, value: { model: 'phone', name: id, order: 9 } }]
+    const first = applyEdits(base, camera('mine'))
+    if (!first.ok) throw new Error(first.problem.path)
+    const second = applyEdits(first.value.plan, camera('theirs'))
+    if (!second.ok) throw new Error(second.problem.path)
+    const undone = applyEdits(second.value.plan, first.value.inverse)
+    if (!undone.ok) throw new Error(undone.problem.path)
+    expect(Object.keys(undone.value.plan.devices)).toEqual(['cam', 'pc', 'main', 'rec', 'theirs'])
+    expect(undone.value.plan.models.phone).toEqual(MODELS.get('phone'))
+    const again = applyEdits(undone.value.plan, undone.value.inverse)
+    expect(again.ok && canonicalPlan(again.value.plan)).toBe(canonicalPlan(second.value.plan))
+    expect(applyEdits(base, [{ do: 'add', collection: 'models', id: 'computer', value: MODELS.get('phone')! }])).toMatchObject({ ok: false, problem: { path: '/edits/0/id' } })
+    expect(applyEdits(base, [{ do: 'remove', collection: 'models', id: 'computer' }])).toMatchObject({ ok: true, value: { plan: base, inverse: [] } })
   })
   it.each<[string, unknown]>([
     ['no client', { seq: 1, title: 'x', edits: [{ do: 'disconnect', id: 'a' }] }],
