@@ -250,7 +250,7 @@ function segmentsOf(lane: Lane, skip: number, x0: number, x1: number): Segment[]
   const boxes = hops.filter(({ is }) => is === 'device').length
   const cables = hops.flatMap(hop => (hop.is === 'cable' ? [weightOf(hop)] : []))
   const weights = cables.reduce((sum, weight) => sum + weight, 0)
-  const boxW = Math.min(BOX_W, Math.max(56, ((x1 - x0) * 0.6) / Math.max(1, boxes)))
+  const boxW = Math.min(BOX_W, Math.max(56, ((x1 - x0) * 0.74) / Math.max(1, boxes)))
   const perWeight = weights ? Math.max(GAP, x1 - x0 - boxes * boxW) / weights : 0
   let x = x0
   return hops.map((hop, i) => {

@@ -87,9 +87,8 @@ const columns = computed<Column[]>(() => props.parts.map(({ key, kind, hop }): C
   if (hop?.is === 'device') return { key, head: hop.short, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u00A0W` : `${figure(hop.watts)}\u00A0W` }
   if (hop?.is !== 'cable') return { key, head: '', main: '', sub: '' }
   const long = hop.lengthM === undefined ? 'not measured' : `${lengthText(hop.lengthM, units)}${hop.pieces && hop.pieces.length > 1 ? ` (${hop.pieces.join(' + ')})` : ''}`
-  const loss = hop.lossDb === undefined ? '' : `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u00A0dB, `
-  const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `${loss}reach ${lengthText(hop.reachM, units)}`
-  const rate = hop.bitsPerS === undefined ? '' : dataRateText(hop.bitsPerS)
+  const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `reach ${lengthText(hop.reachM, units)}`
+  const rate = hop.lossDb !== undefined ? `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u00A0dB` : hop.bitsPerS === undefined ? '' : dataRateText(hop.bitsPerS)
   return { key, head: `${props.parts.length > 4 ? hop.short : hop.title}${hop.adapters.length ? ' + adapter' : ''}`, main: long, sub: reach, ...(rate ? { warn: rate } : {}) }
 }))
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { Board, CableHop } from '#core/board'
 import { figure, lengthText, SEVERITY_WORDS } from '#core/check'
 import { layOut, PANEL_H, type PlacedLane } from '~/board/layout'
@@ -87,6 +87,8 @@ function nextDark(): boolean {
   selection.unfold('mend')
   return true
 }
+
+onMounted(() => requestAnimationFrame(() => performance.mark('interlumen:board')))
 
 defineExpose({ step, nextDark, focusPart, current, currentPart, rows })
 

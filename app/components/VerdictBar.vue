@@ -45,7 +45,8 @@ const open = computed(() => (store.report?.findings.length ?? 0) > 0)
 h1 { font: 650 28px/1 var(--words); margin: 0; flex: none; }
 .count { display: flex; align-items: center; gap: 8px; flex: none; height: 32px; border-radius: 4px; }
 .count b { font-weight: 650; }
-.facts { display: flex; gap: 32px; margin-left: auto; overflow: hidden; text-overflow: ellipsis; font-size: 13px; }
+.facts { display: flex; gap: 32px; margin-left: auto; min-width: 0; font-size: 13px; }
+.facts span { overflow: hidden; text-overflow: ellipsis; }
 .next { color: var(--chosen); flex: none; height: 32px; font-size: 13px; }
 .next .key { color: var(--chosen); }
 </style>

@@ -93,6 +93,7 @@ export const usePlanStore = defineStore('plan', () => {
       tellProblem(applied.problem)
       return false
     }
+    const begun = performance.now()
     const transaction: Transaction = { client: clientId(), seq: nextSeq(), title: title.slice(0, 120), edits, ...links }
     plan.value = applied.value.plan
     done.value = [...done.value, { transaction, inverse: applied.value.inverse }]
@@ -104,6 +105,7 @@ export const usePlanStore = defineStore('plan', () => {
     const answer = await useChecker().edit(name.value, from, version, edits)
     if (answer === 'gap') await recheck()
     else take(answer)
+    performance.measure('interlumen:edit-to-verdict', { start: begun })
     void flush()
     return true
   }
@@ -130,9 +132,11 @@ export const usePlanStore = defineStore('plan', () => {
       saving.value = failures > 0 ? 'offline' : 'saving'
       const sent = pending.slice(0, 200)
       try {
+        const begun = performance.now()
         const { revision: now } = await api<{ revision: number }>(`${address(show.value!.id, planId.value)}/transactions`, { method: 'POST', body: { base: revision, transactions: sent } })
         if (mine !== session) break
         failures = 0
+        performance.measure('interlumen:write', { start: begun })
         settle(now, sent)
       }
       catch (error) {

@@ -1,0 +1,74 @@
+// npm run bench: reports speeds. In Node.js: resolve, trace and check. On the built server in Chromium: from an edit to
+// its verdict in the store, the round trip of a write, the first usable paint of the board, and what a first visit loads.
+import { gzipSync } from 'node:zlib'
+import { chromium } from '@playwright/test'
+import { resolve, runsOf, trace } from '#core/chain'
+import { check, remediesOf } from '#core/check'
+import { canonicalText } from '#core/plan'
+import { ask, dropFolder, freshFolder, start } from '../server/tests/running'
+import { largePlan } from './plans'
+
+const quantile = (values: readonly number[], q: number): number => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))]!
+const report = (what: string, values: readonly number[]) => console.log(`${what.padEnd(58)} median ${quantile(values, 0.5).toFixed(2).padStart(8)} ms   p95 ${quantile(values, 0.95).toFixed(2).padStart(8)} ms`)
+
+function time(work: () => unknown, times: number): number[] {
+  for (let i = 0; i < times; i++) work()
+  return Array.from({ length: times }, () => {
+    const begun = performance.now()
+    work()
+    return performance.now() - begun
+  })
+}
+
+console.log(`Node.js ${process.version}`)
+for (const sources of [10, 60, 200]) {
+  const plan = largePlan(sources)
+  const chain = resolve(plan)
+  const checked = check(plan)
+  const hops = runsOf(chain, trace(chain)).reduce((sum, { links }) => sum + 2 * links.length + 1, 0)
+  console.log(`\n${sources} sources, ${Object.keys(plan.devices).length} devices, ${Object.keys(plan.links).length} links, ${hops} hops, ${checked.findings.length} findings`)
+  report('  resolve', time(() => resolve(plan), 100))
+  report('  trace', time(() => trace(chain), 100))
+  report('  resolve + trace + check', time(() => check(plan), 100))
+  if (sources < 200 && checked.findings.length) report('  all remedies of a finding, each tried', checked.findings.slice(0, 8).map(finding => time(() => remediesOf(checked, finding), 3)[2]!))
+}
+
+const folder = freshFolder()
+const server = await start(folder)
+const { body: { id } } = await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', canonicalText({ format: 1, show: { title: 'Sixty' }, plans: { main: largePlan(60) } }))
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+console.log(`\nChromium ${browser.version()}, 60 sources`)
+
+const paints: number[] = []
+for (let i = 0; i < 5; i++) {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  await page.goto(`${server.url}/shows/${id}/main/runs`)
+  await page.waitForFunction(() => performance.getEntriesByName('interlumen:board').length > 0)
+  paints.push(await page.evaluate(() => performance.getEntriesByName('interlumen:board')[0]!.startTime))
+  await page.context().close()
+}
+report('  first usable paint of the board, from navigation', paints)
+
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+const scripts: number[] = []
+page.on('response', async (response) => {
+  if (new URL(response.url()).pathname.endsWith('.js')) scripts.push(gzipSync(await response.body()).length)
+})
+await page.goto(`${server.url}/shows/${id}/main/runs`)
+await page.waitForFunction(() => performance.getEntriesByName('interlumen:board').length > 0)
+await page.waitForTimeout(500)
+console.log(`  JavaScript of a first visit to the board, gzip: ${(scripts.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB in ${scripts.length} files`)
+for (let i = 0; i < 60; i++) {
+  await page.evaluate(async (metres) => {
+    interface Store { commit(title: string, edits: unknown[]): Promise<boolean> }
+    const app = (document.querySelector('#__nuxt') as unknown as { __vue_app__: { config: { globalProperties: { $pinia: { _s: Map<string, Store> } } } } }).__vue_app__
+    await app.config.globalProperties.$pinia._s.get('plan')!.commit('Measure', [{ do: 'set', at: ['links', 'source-001-c-a', 'routeM'], value: metres }])
+  }, 10 + i)
+  await page.waitForTimeout(60)
+}
+const measured = (name: string) => page.evaluate(measure => performance.getEntriesByName(measure).map(({ duration }) => duration), name)
+report('  from dispatch of an edit to the verdict in the store', (await measured('interlumen:edit-to-verdict')).slice(10))
+report('  round trip of a write to the server', (await measured('interlumen:write')).slice(10))
+await browser.close()
+await server.stop()
+dropFolder(folder)
