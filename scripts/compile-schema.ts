@@ -10,7 +10,7 @@ const { Ajv } = require('ajv') as { Ajv: new (options: Options) => AjvClass }
 const standalone = require('ajv/dist/standalone') as { default: (ajv: AjvClass, names: Record<string, string>) => string }
 
 export function compileSchema(): string {
-  const ajv = new Ajv({ schemas: [SCHEMA], code: { source: true, esm: true }, verbose: true, discriminator: true, strict: true, strictTypes: false, strictRequired: false, allowUnionTypes: true })
+  const ajv = new Ajv({ schemas: [SCHEMA], code: { source: true, esm: true, optimize: 3 }, messages: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false, allowUnionTypes: true, inlineRefs: false })
   const def = (name: string) => `interlumen#/$defs/${name}`
   const code = standalone.default(ajv, {
     validateFile: 'interlumen', plan: def('plan'), brief: def('brief'), title: def('title'), transaction: def('transaction'),

@@ -87,7 +87,7 @@ watch(() => props.open, (open) => {
   const wanted = props.role ?? (stages.value.length === 0 ? 'stage' : undefined)
   if (wanted) at.value = Math.max(0, rows.value.findIndex(({ model: row }) => row.role === wanted))
   void nextTick(() => document.getElementById(`model-${at.value}`)?.scrollIntoView({ block: 'center' }))
-})
+}, { immediate: true })
 watch(search, () => { at.value = 0 })
 
 function pick(index: number): void {

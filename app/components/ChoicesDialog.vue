@@ -20,7 +20,7 @@ watch(() => props.target, async (target) => {
   const { device, port, kind } = target
   choices.value = await store.ask<readonly Choice[]>(version => useChecker().choices(version, kind === 'free' ? { of: 'free', device, port } : { of: 'standard', device })) ?? []
   void nextTick(() => list.value?.focus())
-})
+}, { immediate: true })
 
 async function take(index: number): Promise<void> {
   const choice = choices.value?.[index]

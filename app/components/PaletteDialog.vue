@@ -33,7 +33,8 @@ function run(index: number): void {
   const command = found.value[index]
   if (!command) return
   emit('close')
-  void nextTick(command.run)
+  // After the board has its focus back.
+  setTimeout(command.run)
 }
 </script>
 

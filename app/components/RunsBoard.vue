@@ -12,7 +12,8 @@ const emit = defineEmits<{ act: [what: string], free: [device: string, port: str
 
 const selection = useBoardStore()
 const frame = ref<HTMLElement>()
-const { width } = useElementSize(frame)
+// Begins with the window's width, so that the first paint is the right one.
+const { width } = useElementSize(frame, { width: window.innerWidth, height: 0 })
 const layout = computed(() => layOut(props.board, Math.max(640, Math.floor(width.value)), selection.open ? selection.lane : undefined))
 const rows = computed(() => layout.value.lanes.map(placed => ({ placed, parts: partsOf(placed) })))
 

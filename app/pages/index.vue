@@ -145,8 +145,8 @@ const changed = (show: ShowSummary) => new Intl.DateTimeFormat('en-GB', { day: '
         </ul>
       </template>
     </section>
-    <PromptDialog :open="dialog === 'new'" title="New show" label="What is it called?" value="" :schema="titleSchema" @done="create" @close="dialog = undefined" />
-    <PromptDialog :open="dialog === 'rename'" title="Rename the show" label="Title" :value="renaming?.title ?? ''" :schema="titleSchema" @done="rename" @close="dialog = undefined" />
+    <LazyPromptDialog v-if="dialog === 'new'" open title="New show" label="What is it called?" value="" :schema="titleSchema" @done="create" @close="dialog = undefined" />
+    <LazyPromptDialog v-if="dialog === 'rename'" open title="Rename the show" label="Title" :value="renaming?.title ?? ''" :schema="titleSchema" @done="rename" @close="dialog = undefined" />
   </main>
 </template>
 

@@ -46,6 +46,8 @@ export const usePlanStore = defineStore('plan', () => {
     report.value = undefined
     plan.value = undefined
     planId.value = id
+    // Its start takes as long as the answer of the server.
+    const checker = useChecker()
     try {
       const got = await api<PlanState>(`${address(showId, id)}?client=${clientId()}`)
       if (mine !== session) return
@@ -63,7 +65,8 @@ export const usePlanStore = defineStore('plan', () => {
         done.value = [...done.value, { transaction, inverse: applied.value.inverse }]
         pending.push(transaction)
       }
-      await recheck()
+      version += 1
+      take(await checker.open(name.value, version, plan.value!))
       if (mine !== session) return
       state.value = 'ready'
       void flush()

@@ -1,6 +1,5 @@
 import { refuse, show, type Outcome, accept } from './problem'
 import * as validators from './validators.generated'
-import type { SchemaError } from './validators.generated'
 import { SCHEMA } from './schema'
 
 type Name = Exclude<keyof typeof validators, 'SchemaError'>
@@ -16,14 +15,14 @@ export function checkShape<T>(name: Name, value: unknown, base = ''): Outcome<T>
   const { params } = error
   switch (error.keyword) {
     case 'additionalProperties':
-      return refuse(`${path}/${String(params.additionalProperty)}`, `unknown key ${show(params.additionalProperty)}`, knownKeys(error.parentSchema))
+      return refuse(`${path}/${String(params.additionalProperty)}`, `unknown key ${show(params.additionalProperty)}`, knownKeys(name, at))
     case 'required': return refuse(path, `no ${show(params.missingProperty)}`, `${show(params.missingProperty)} is required here`)
     case 'type': return refuse(path, show(found), `a value of type ${String(params.type)}`)
     case 'enum': return refuse(path, show(found), (params.allowedValues as unknown[]).join(', '))
     case 'const': return refuse(path, show(found), show(params.allowedValue))
     case 'discriminator': return refuse(path, show((found as Record<string, unknown> | undefined)?.[String(params.tag)]), `${String(params.tag)} is one of add, remove, set, connect, disconnect, move`)
     case 'pattern': {
-      const key = error.propertyName
+      const key = error.propertyName ?? validate.errors!.find(({ keyword }) => keyword === 'propertyNames')?.params.propertyName as string | undefined
       const allowed = PATTERN_WORDS.find(([pattern]) => pattern === params.pattern)?.[1] ?? `text that matches ${String(params.pattern)}`
       return key === undefined ? refuse(path, show(found), allowed) : refuse(`${path}/${key}`, `key ${show(key)}`, allowed)
     }
@@ -31,7 +30,7 @@ export function checkShape<T>(name: Name, value: unknown, base = ''): Outcome<T>
       return refuse(path, show(found), `a number ${String(params.comparison)} ${String(params.limit)}`)
     case 'minItems': case 'maxItems': case 'minProperties': case 'maxProperties':
       return refuse(path, `${Array.isArray(found) ? found.length : Object.keys(found as object).length} entries`, `${error.keyword.startsWith('min') ? 'at least' : 'at most'} ${String(params.limit)}`)
-    default: return refuse(path, show(found), error.message ?? error.keyword)
+    default: return refuse(path, show(found), error.keyword)
   }
 }
 
@@ -47,8 +46,26 @@ function valueAt(root: unknown, pointer: string): unknown {
   return pointer.split('/').slice(1).reduce<unknown>((value, key) => (value as Record<string, unknown> | undefined)?.[key.replaceAll('~1', '/').replaceAll('~0', '~')], root)
 }
 
-/** The keys that the refusing part of the schema lists. */
-function knownKeys(schema: SchemaError['parentSchema']): string {
-  const keys = Object.keys(schema?.properties ?? {})
-  return keys.length ? keys.join(', ') : 'only the keys of the format'
+type Node = Readonly<Record<string, unknown>>
+
+/** The keys that the schema lists at a place in the data, whichever of its branches applies there. */
+function knownKeys(name: Name, pointer: string): string {
+  const defs = SCHEMA.$defs as unknown as Readonly<Record<string, Node>>
+  const root = name === 'validateFile' ? SCHEMA as unknown as Node : defs[SINGULAR[name] ?? name]!
+  const branches = (node: Node): Node[] => {
+    const own = typeof node.$ref === 'string' ? branches(defs[node.$ref.slice('#/$defs/'.length)]!) : [node]
+    return own.flatMap(one => [one, ...[one.then, one.else, ...(one.oneOf as Node[] | undefined ?? [])].flatMap(inner => (inner ? branches(inner as Node) : []))])
+  }
+  let nodes = branches(root)
+  for (const step of pointer.split('/').slice(1)) {
+    nodes = nodes.flatMap((node) => {
+      const below = (node.properties as Readonly<Record<string, Node>> | undefined)?.[step] ?? (typeof node.additionalProperties === 'object' ? node.additionalProperties as Node : undefined) ?? node.items as Node | undefined
+      return below ? branches(below) : []
+    })
+  }
+  const keys = new Set(nodes.flatMap(node => Object.keys((node.properties as object | undefined) ?? {})))
+  return keys.size ? [...keys].join(', ') : 'only the keys of the format'
 }
+
+/** Collections are checked entry by entry. */
+const SINGULAR: Partial<Record<Name, string>> = { wants: 'want', models: 'model', leads: 'lead', devices: 'device', links: 'link', segments: 'segment' }

@@ -5,8 +5,6 @@ export interface SchemaError {
   readonly params: Readonly<Record<string, unknown>>
   readonly schemaPath: string
   readonly propertyName?: string
-  readonly message?: string
-  readonly parentSchema?: { readonly properties?: Readonly<Record<string, unknown>> }
 }
 interface Validator {
   (data: unknown): boolean

@@ -219,13 +219,14 @@ function closeDialog(): void {
       <template v-else><h2>The plan could not be opened</h2><p>{{ store.failure }}</p><button class="btn primary" type="button" @click="store.open(String(route.params.show), String(route.params.plan))">Try again</button></template>
     </div>
 
-    <AddDialog :open="selection.dialog === 'add'" :role="addRole" @close="closeDialog" @added="added" />
-    <ChoicesDialog :target="target" @close="target = undefined" @add="target = undefined; openAdd('source')" />
-    <PaletteDialog :open="selection.dialog === 'palette'" :commands="commands" @close="closeDialog" />
-    <HelpDialog :open="selection.dialog === 'help'" @close="closeDialog" />
-    <PromptDialog :open="selection.dialog === 'measure'" title="Measure the cable&#8217;s way" label="Way, rises included" suffix="m" :value="routeText" :schema="measureSchema" hint="Slack of 10 %, at least 2 m, is added before a piece is chosen." @done="measure" @close="closeDialog" />
-    <PromptDialog :open="selection.dialog === 'rename'" title="Rename" label="Name" :value="deviceName" :schema="nameSchema" @done="rename" @close="closeDialog" />
-    <PromptDialog :open="selection.dialog === 'label'" title="Label of the input" label="Short name on button and tile" :value="labelText" :schema="labelSchema" hint="Empty: the source&#8217;s own name." @done="relabel" @close="closeDialog" />
+    <!-- Fetched when first wanted: the board itself should be there at once. -->
+    <LazyAddDialog v-if="selection.dialog === 'add'" open :role="addRole" @close="closeDialog" @added="added" />
+    <LazyChoicesDialog v-if="target" :target="target" @close="target = undefined" @add="target = undefined; openAdd('source')" />
+    <LazyPaletteDialog v-if="selection.dialog === 'palette'" open :commands="commands" @close="closeDialog" />
+    <LazyHelpDialog v-if="selection.dialog === 'help'" open @close="closeDialog" />
+    <LazyPromptDialog v-if="selection.dialog === 'measure'" open title="Measure the cable&#8217;s way" label="Way, rises included" suffix="m" :value="routeText" :schema="measureSchema" hint="Slack of 10 %, at least 2 m, is added before a piece is chosen." @done="measure" @close="closeDialog" />
+    <LazyPromptDialog v-if="selection.dialog === 'rename'" open title="Rename" label="Name" :value="deviceName" :schema="nameSchema" @done="rename" @close="closeDialog" />
+    <LazyPromptDialog v-if="selection.dialog === 'label'" open title="Label of the input" label="Short name on button and tile" :value="labelText" :schema="labelSchema" hint="Empty: the source&#8217;s own name." @done="relabel" @close="closeDialog" />
   </main>
 </template>
 
