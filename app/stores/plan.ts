@@ -46,6 +46,10 @@ export const usePlanStore = defineStore('plan', () => {
     report.value = undefined
     plan.value = undefined
     planId.value = id
+    // What is still on its way belongs to the plan that is left; it stays in the browser under that plan's name.
+    pending = []
+    done.value = []
+    show.value = undefined
     // Its start takes as long as the answer of the server.
     const checker = useChecker()
     try {
@@ -56,7 +60,6 @@ export const usePlanStore = defineStore('plan', () => {
       revision = got.revision
       plan.value = got.plan
       done.value = got.mine.map(({ transaction, inverse }) => ({ transaction, inverse }))
-      pending = []
       for (const transaction of keptPending()) {
         if (done.value.some(entry => transactionId(entry.transaction) === transactionId(transaction))) continue
         const applied = applyEdits(plan.value!, transaction.edits)

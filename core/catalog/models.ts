@@ -104,7 +104,7 @@ const ROWS: Record<string, Model> = {
   'hdmi-to-sdi': way('HDMI to SDI', 'HDMI to SDI converter', hdmi('in', 'HDMI in', 165), [sdi('out', 'SDI out')], { format: 'same', delay: ms(0, 0.05, 0.1) }, usb, 6500),
   'sdi-to-hdmi': way('SDI to HDMI', 'SDI to HDMI converter', sdi('in', 'SDI in'), [hdmi('out', 'HDMI out', 165)], { format: 'same', delay: ms(0, 0.05, 0.1) }, usb, 6500),
   'scaler-hdmi': way('Scaler', 'HDMI scaler and rate converter', hdmi('in', 'HDMI in', 340, { takes: [...scalerTakes, ALL_2160P30] }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(8), 24000),
-  'scaler-sdi-hdmi': way('Scaler to HDMI', 'SDI to HDMI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 32000),
+  'scaler-sdi-hdmi': way('Scaler to HDMI', 'SDI to HDMI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 29000),
   'scaler-sdi': way('SDI scaler', 'SDI scaler and rate converter', sdi('in', 'SDI in', { takes: scalerTakes }), [sdi('out', 'SDI out', { makes: scalerMakes })], { format: 'port', delay: frames(1, 1.5, 2) }, mains(9), 36000),
   'splitter-hdmi': way('Splitter', 'HDMI splitter, 1 to 2', hdmi('in', 'HDMI in', 340), repeat(2, hdmi('out', 'HDMI out', 340)), { format: 'same', delay: ms(0, 0.01, 0.05) }, mains(3), 4500),
   'repeater-sdi': way('Distribution', 'SDI distribution amplifier, 1 to 2, reclocks', sdi('in', 'SDI in'), repeat(2, sdi('out', 'SDI out')), { format: 'same', delay: ms(0, 0.01, 0.05) }, mains(4), 9000),

@@ -106,8 +106,10 @@ export function removalEdits(plan: Plan, id: string): Edit[] {
       grown = true
       for (const node of ends) {
         if (!node || node.model.role !== 'way' || devices.has(node.id)) continue
-        const others = [...chain.wires.values()].filter(other => !links.has(other.id) && other.from?.node === node)
-        if (others.length <= 1) devices.add(node.id)
+        // Behind what goes, a device has lost its picture; before it, it stays while it feeds something else.
+        const fedByIt = node === wire.to?.node
+        const feedsOthers = [...chain.wires.values()].some(other => !links.has(other.id) && other.from?.node === node)
+        if (fedByIt || !feedsOthers) devices.add(node.id)
       }
     }
   }

@@ -65,7 +65,7 @@ const labelSchema = string().max(24, 'at most 24 characters')
 
 async function measure(text: string): Promise<void> {
   const id = link.value
-  selection.dialog = undefined
+  closeDialog()
   if (!id) return
   const routeM = Math.round(Number(text.replace(',', '.')) * 1000) / 1000
   const pieces = store.plan?.links[id]?.pieces
@@ -73,12 +73,12 @@ async function measure(text: string): Promise<void> {
 }
 
 async function rename(text: string): Promise<void> {
-  selection.dialog = undefined
+  closeDialog()
   if (device.value) await store.commit(`Rename to ${text}`, [{ do: 'set', at: ['devices', device.value, 'name'], value: text }])
 }
 
 async function relabel(text: string): Promise<void> {
-  selection.dialog = undefined
+  closeDialog()
   const input = stageInput.value
   if (input) await store.commit(text ? `Label ${text}` : 'Remove the label', [{ do: 'set', at: ['devices', input.device, 'ports', input.port, 'label'], ...(text ? { value: text } : {}) }])
 }
@@ -156,7 +156,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         'c': () => lane.value && selection.unfold('change'), 'Enter': () => lane.value && !selection.open && selection.unfold(lane.value.findings.length ? 'mend' : 'change'),
         'm': () => act('measure'), 'r': () => act('rename'), 'l': () => act('label'), 'Delete': () => act('remove'), 'Backspace': () => act('remove'),
         'Escape': () => { selection.open = false },
-        ...(lane.value ? {} : { ArrowDown: () => board.value?.step(1, 0), ArrowUp: () => board.value?.step(1, 0) }),
+        // Also when nothing has the focus the arrows walk on the board.
+        ...(event.target === document.body ? { ArrowDown: () => board.value?.step(1, 0), ArrowUp: () => board.value?.step(-1, 0), ArrowLeft: () => board.value?.step(0, -1), ArrowRight: () => board.value?.step(0, 1) } : {}),
       }
   const run = acts[key]
   // Enter on a button that is no part of a lane presses that button.

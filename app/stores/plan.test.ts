@@ -1,0 +1,189 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { boardOf } from '#core/board'
+import { check } from '#core/check'
+import { applyEdits, canonicalPlan, transactionId, type Edit, type Plan, type Transaction } from '#core/plan'
+import { plan as written } from '../../core/tests/plans'
+
+/** The worker's work, done on the spot. */
+let held: { version: number, plan: Plan } | undefined
+const hold = (name: string, version: number, plan: Plan) => {
+  held = { version, plan }
+  const checked = check(plan)
+  return { plan: name, version, verdict: checked.verdict, findings: checked.findings, board: boardOf(checked), minor: 0, watts: 0, ms: 0 }
+}
+vi.mock('~/workers/checker', () => ({
+  useChecker: () => ({
+    open: async (name: string, version: number, plan: Plan) => hold(name, version, plan),
+    edit: async (name: string, from: number, version: number, edits: Edit[]) => {
+      if (held?.version !== from) return 'gap'
+      const applied = applyEdits(held.plan, edits)
+      return applied.ok ? hold(name, version, applied.value.plan) : 'gap'
+    },
+  }),
+}))
+
+/** The server's side of the plan, kept in memory. */
+class Server {
+  revision = 0
+  plan: Plan = written({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3' } })
+  journal: { revision: number, transaction: Transaction, inverse: readonly Edit[] }[] = []
+  away = false
+  requests = 0
+
+  write(transaction: Transaction): void {
+    const applied = applyEdits(this.plan, transaction.edits)
+    if (!applied.ok) throw Object.assign(new Error('refused'), { status: 422 })
+    this.plan = applied.value.plan
+    this.journal.push({ revision: ++this.revision, transaction, inverse: applied.value.inverse })
+  }
+
+  answer(url: string, init?: { method?: string, body?: string }): Response {
+    this.requests++
+    if (this.away) throw new TypeError('no network')
+    const { pathname, searchParams } = new URL(url, 'http://localhost')
+    const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status })
+    if (pathname.endsWith('/journal')) return json({ revision: this.revision, entries: this.journal.filter(({ revision }) => revision > Number(searchParams.get('after'))) })
+    if (init?.method !== 'POST') return json({ show: { id: 'show', title: 'Show' }, id: 'main', revision: this.revision, plan: this.plan, mine: this.journal.filter(({ transaction }) => transaction.client === searchParams.get('client')), lastSeq: 0 })
+    const { base, transactions } = JSON.parse(init.body!) as { base: number, transactions: Transaction[] }
+    const fresh = transactions.filter(transaction => !this.journal.some(entry => transactionId(entry.transaction) === transactionId(transaction)))
+    if (fresh.length && base !== this.revision) return json({ error: { code: 'behind', message: 'behind', revision: this.revision, newer: this.journal.filter(({ revision }) => revision > base) } }, 409)
+    try {
+      fresh.forEach(transaction => this.write(transaction))
+    }
+    catch {
+      return json({ error: { code: 'refused', message: 'refused' } }, 422)
+    }
+    return json({ revision: this.revision, accepted: transactions.map(transaction => ({ id: transactionId(transaction), revision: 0 })) })
+  }
+}
+
+const storage = () => {
+  const items: Record<string, string> = {}
+  return Object.defineProperties(items, {
+    getItem: { value: (key: string) => items[key] ?? null }, setItem: { value: (key: string, value: string) => { items[key] = value } }, removeItem: { value: (key: string) => { delete items[key] } },
+  }) as unknown as Storage
+}
+
+let server: Server
+async function openStore() {
+  setActivePinia(createPinia())
+  const { usePlanStore } = await import('./plan')
+  const store = usePlanStore()
+  await store.open('show', 'main')
+  return store
+}
+const settle = () => vi.waitFor(async () => {
+  const { usePlanStore } = await import('./plan')
+  expect(usePlanStore().saving).toBe('saved')
+}, { timeout: 5000 })
+const route = (routeM: number): Edit[] => [{ do: 'set', at: ['links', 'a', 'routeM'], value: routeM }]
+const name = (text: string): Edit[] => [{ do: 'set', at: ['devices', 'cam', 'name'], value: text }]
+const theirs = (seq: number, edits: Edit[]): Transaction => ({ client: 'someone-else', seq, title: 'Theirs', edits })
+
+beforeEach(() => {
+  server = new Server()
+  vi.stubGlobal('localStorage', storage())
+  vi.stubGlobal('sessionStorage', storage())
+  vi.stubGlobal('fetch', async (url: string, init?: { method?: string, body?: string }) => server.answer(url, init))
+})
+
+describe('the plan on the screen', () => {
+  it('shows an edit and its verdict at once, and brings it to the server', async () => {
+    const store = await openStore()
+    expect(store.report!.verdict).toMatchObject({ arrive: 1, wanted: 1 })
+    expect(await store.commit('Far', route(22))).toBe(true)
+    expect(store.report!.verdict).toMatchObject({ arrive: 0, D: 1 })
+    await settle()
+    expect(server.plan.links.a!.routeM).toBe(22)
+    expect(canonicalPlan(server.plan)).toBe(canonicalPlan(store.plan!))
+  })
+  it('refuses what does not hold, and changes nothing', async () => {
+    const store = await openStore()
+    const before = store.plan
+    expect(await store.commit('Nonsense', route(-1))).toBe(false)
+    expect(store.plan).toBe(before)
+    expect(server.revision).toBe(0)
+  })
+  it('puts its edits on top of what others wrote meanwhile', async () => {
+    const store = await openStore()
+    server.write(theirs(1, name('Their name')))
+    await store.commit('Far', route(5))
+    await settle()
+    expect(store.plan!.devices.cam!.name).toBe('Their name')
+    expect(store.plan!.links.a!.routeM).toBe(5)
+    expect(canonicalPlan(server.plan)).toBe(canonicalPlan(store.plan!))
+  })
+  it('tells what no longer holds because others removed it', async () => {
+    const { useNotices } = await import('./notices')
+    const store = await openStore()
+    server.write(theirs(1, [{ do: 'disconnect', id: 'a' }]))
+    await store.commit('Far', route(5))
+    await settle()
+    expect(useNotices().notice).toMatchObject({ kind: 'wrong', text: expect.stringContaining('Far') })
+    expect(store.plan!.links).toEqual({})
+    expect(server.revision).toBe(1)
+  })
+  it('keeps edits while the server is away, over a reload, and loses none', async () => {
+    const store = await openStore()
+    server.away = true
+    await store.commit('One', route(4))
+    await store.commit('Two', name('Kept'))
+    await vi.waitFor(() => expect(store.saving).toBe('offline'))
+    // The first page is left: its own attempts end.
+    await store.open('other', 'main')
+    server.away = false
+    const again = await openStore()
+    expect(again.plan!.devices.cam!.name).toBe('Kept')
+    await settle()
+    expect(server.plan.links.a!.routeM).toBe(4)
+    expect(server.journal.map(({ transaction }) => transaction.title)).toEqual(['One', 'Two'])
+  })
+  it('does not write twice what the server has but could not say', async () => {
+    const store = await openStore()
+    let lost = false
+    vi.stubGlobal('fetch', async (url: string, init?: { method?: string, body?: string }) => {
+      const answer = server.answer(url, init)
+      if (init?.method === 'POST' && !lost) {
+        lost = true
+        throw new TypeError('the answer was lost')
+      }
+      return answer
+    })
+    await store.commit('Once', route(4))
+    await settle()
+    expect(server.journal.map(({ transaction }) => transaction.title)).toEqual(['Once'])
+  })
+  it('undoes and redoes its own changes only, also after a reload', async () => {
+    let store = await openStore()
+    await store.commit('Four', route(4))
+    await settle()
+    server.write(theirs(1, name('Their name')))
+    store = await openStore()
+    expect(store.canUndo).toBe(true)
+    await store.undo()
+    expect(store.plan!.links.a!.routeM).toBe(3)
+    expect(store.plan!.devices.cam!.name).toBe('Their name')
+    expect(store.canUndo).toBe(false)
+    await settle()
+    store = await openStore()
+    await store.redo()
+    expect(store.plan!.links.a!.routeM).toBe(4)
+    await settle()
+    expect(canonicalPlan(server.plan)).toBe(canonicalPlan(store.plan!))
+  })
+  it('looks for what others wrote when it is asked to', async () => {
+    const store = await openStore()
+    server.write(theirs(1, name('Their name')))
+    await store.refresh()
+    expect(store.plan!.devices.cam!.name).toBe('Their name')
+    await vi.waitFor(() => expect(store.report!.board.lanes[0]!.from!.name).toBe('Their name'))
+  })
+  it('says when there is no such plan, and when there is no server', async () => {
+    vi.stubGlobal('fetch', async () => new Response('{"error":{"code":"not-found","message":"There is no such plan."}}', { status: 404 }))
+    expect((await openStore()).state).toBe('missing')
+    vi.stubGlobal('fetch', async () => { throw new TypeError() })
+    const store = await openStore()
+    expect([store.state, store.failure]).toEqual(['failed', 'The server does not answer.'])
+  })
+})

@@ -1,0 +1,58 @@
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { FolderInUse, lockFolder } from '../db/lock'
+import { hostName, isLoopback, mayServe, mayWrite } from '../utils/host'
+
+describe('host names', () => {
+  it.each([['127.0.0.1', true], ['127.1.2.3', true], ['localhost', true], ['::1', true], ['[::1]', true], ['0.0.0.0', false], ['128.0.0.1', false], ['127.0.0.1.evil.example', false], ['evil.example', false]])('%s is this machine: %s', (host, is) => expect(isLoopback(host)).toBe(is))
+  it.each<[string | undefined, string, string[], boolean]>([
+    ['localhost:3000', '127.0.0.1', [], true], ['127.0.0.1:3000', '127.0.0.1', [], true], ['[::1]:3000', '127.0.0.1', [], true], [undefined, '127.0.0.1', [], false],
+    ['evil.example', '127.0.0.1', [], false], ['192.0.2.7:80', '127.0.0.1', [], false], ['192.0.2.7:80', '0.0.0.0', [], true], ['[2001:db8::1]:80', '0.0.0.0', [], true],
+    ['evil.example', '0.0.0.0', [], false], ['booth.example:80', '0.0.0.0', ['booth.example'], true], ['BOOTH.example', '127.0.0.1', ['booth.example'], true],
+  ])('%s, listening on %s with names %j: %s', (host, bound, names, is) => expect(mayServe(host, bound, names)).toBe(is))
+  it('drop the port', () => expect([hostName('A.example:80'), hostName('[::1]:80')]).toEqual(['a.example', '[::1]']))
+})
+
+describe('writes', () => {
+  it.each<[string | undefined, string | undefined, string, boolean]>([
+    [undefined, undefined, 'localhost:1', true], ['http://localhost:1', 'same-origin', 'localhost:1', true], ['http://localhost:1', undefined, 'LOCALHOST:1', true], ['http://localhost:2', undefined, 'localhost:1', false],
+    ['http://evil.example', undefined, 'localhost:1', false], ['null', undefined, 'localhost:1', false], ['rubbish', undefined, 'localhost:1', false], [undefined, 'cross-site', 'localhost:1', false], [undefined, 'same-site', 'localhost:1', false], [undefined, 'none', 'localhost:1', true],
+  ])('from %s (%s) to %s: %s', (origin, site, host, is) => expect(mayWrite(origin, site, host)).toBe(is))
+})
+
+describe('the lock of a folder', () => {
+  const folder = () => mkdtempSync(join(tmpdir(), 'interlumen-lock-'))
+  const lockOf = (path: string) => join(path, 'interlumen.lock')
+  it('is given back', () => {
+    const path = folder()
+    const unlock = lockFolder(path)
+    expect(JSON.parse(readFileSync(lockOf(path), 'utf8'))).toMatchObject({ pid: process.pid })
+    unlock()
+    expect(existsSync(lockOf(path))).toBe(false)
+  })
+  it('of a process that is gone is taken over', () => {
+    const path = folder()
+    writeFileSync(lockOf(path), JSON.stringify({ pid: 2 ** 22 - 1, began: '1' }))
+    lockFolder(path)()
+  })
+  it('of another process that took the number of a gone one is taken over', () => {
+    const path = folder()
+    writeFileSync(lockOf(path), JSON.stringify({ pid: 1, began: '-1' }))
+    lockFolder(path)()
+  })
+  it('of a running process is respected', () => {
+    const path = folder()
+    const stat = readFileSync('/proc/1/stat', 'utf8')
+    writeFileSync(lockOf(path), JSON.stringify({ pid: 1, began: stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19] }))
+    expect(() => lockFolder(path)).toThrow(FolderInUse)
+    expect(() => lockFolder(path)).toThrow(/in use by process 1;/)
+    expect(existsSync(lockOf(path))).toBe(true)
+  })
+  it('that cannot be read is taken over', () => {
+    const path = folder()
+    writeFileSync(lockOf(path), 'half wri')
+    lockFolder(path)()
+  })
+})
