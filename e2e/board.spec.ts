@@ -68,6 +68,10 @@ test('opens the lane that the address names, and says when there is none', async
   await expect(page.getByRole('heading', { name: 'There is no such plan' })).toBeVisible()
   await page.getByRole('link', { name: 'All shows' }).last().click()
   await expect(page.getByRole('heading', { name: 'Shows' })).toBeVisible()
+  await page.goto('/nowhere')
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible()
+  await page.getByRole('button', { name: 'All shows' }).click()
+  await expect(page.getByRole('heading', { name: 'Shows' })).toBeVisible()
 })
 
 test('lists its keys, and finds by name', async ({ page }) => {
