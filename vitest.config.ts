@@ -6,7 +6,7 @@ export default defineConfig({
   test: {
     include: ['{core,app,server,cli}/**/*.test.ts'],
     exclude: ['server/tests/{api,kill}.test.ts', 'node_modules/**'],
-    testTimeout: 60_000,
+    testTimeout: 180_000,
     hookTimeout: 120_000,
   },
 })

@@ -24,7 +24,8 @@ export const lane = (page: Page, words: RegExp | string) => page.getByRole('list
 
 export async function openShow(page: Page, title: string): Promise<void> {
   await page.goto('/')
-  await page.locator('a.open', { has: page.getByText(title, { exact: true }) }).click()
+  await page.locator('a.open', { has: page.getByText(title, { exact: true }) }).first().click()
+  await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
 }
 
 export async function newShow(page: Page, title: string): Promise<void> {
