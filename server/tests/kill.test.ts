@@ -112,5 +112,17 @@ describe('the data folder', () => {
     const folder = await preparedFolder()
     folders.push(folder)
     await expect(start(folder, { NITRO_HOST: '0.0.0.0' })).rejects.toThrow(/set INTERLUMEN_JOIN_CODE/)
+    const server = await launch(folder, { NITRO_HOST: '0.0.0.0', INTERLUMEN_JOIN_CODE: 'booth-7' })
+    const status = async (path: string, headers: Record<string, string> = {}) => (await fetch(`${server.url}${path}`, { headers, redirect: 'manual' })).status
+    for (let i = 0; i < 400 && await status('/').catch(() => 0) === 0; i++) await new Promise(resolve => setTimeout(resolve, 50))
+    expect(await status('/api/shows')).toBe(403)
+    expect(await status('/?join=wrong-7')).toBe(403)
+    const joined = await fetch(`${server.url}/?join=booth-7`, { redirect: 'manual' })
+    const cookie = joined.headers.get('set-cookie')!
+    expect(joined.status).toBe(302)
+    expect(cookie).toMatch(/HttpOnly.*SameSite=Strict/)
+    expect(await status('/api/shows', { cookie: cookie.split(';')[0]! })).toBe(200)
+    expect(await status('/api/shows', { cookie: 'interlumen-join=wrong-7' })).toBe(403)
+    await server.stop()
   })
 })
