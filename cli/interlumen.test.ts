@@ -14,26 +14,26 @@ const DRAFT = 'demo/kiln-night-draft.json'
 describe('check', () => {
   it('ends with 0 for a clean plan', () => {
     const { status, stdout } = run(['check', CLEAN])
-    expect(stdout).toContain('7 of 7 pictures arrive')
+    expect(stdout).toContain('8 of 8 pictures arrive')
     expect(status).toBe(0)
   })
   it('ends with 1 when something is dark, and says what and how to mend it', () => {
     const { status, stdout } = run(['check', DRAFT])
-    expect(stdout).toMatch(/D {2}F02:link\/captions-to-main\/to\n.*1080p60.*\n {3}1\. Set Caption computer to 1080p59.94 {2}\(then 3 of 7\)/)
+    expect(stdout).toMatch(/D {2}F02:link\/captions-to-main\/to\n.*1080p60.*\n {3}1\. Set Caption computer to 1080p59.94 {2}\(then 4 of 8\)/)
     expect(status).toBe(1)
   })
   it('prints JSON', () => {
     const { status, stdout } = run(['check', DRAFT, '--json'])
     const { verdict, findings } = JSON.parse(stdout)
     expect(status).toBe(1)
-    expect(verdict).toMatchObject({ arrive: 0, wanted: 7, D: 5 })
+    expect(verdict).toMatchObject({ arrive: 0, wanted: 8, D: 5 })
     const long = findings.find(({ id }: { id: string }) => id === 'L01')
     expect(long).toMatchObject({ key: 'L01:link/close-to-main/cable', severity: 'D', at: { on: 'link', link: 'close-to-main', part: 'cable' }, numbers: { length: { value: 25, unit: 'm' }, reach: { value: 15, unit: 'm' } } })
     expect(long.remedies[0]).toMatchObject({ title: 'Take 30 m Optical HDMI', edits: expect.any(Array) })
   })
   it.each([
     ['a file that is not there', ['check', 'nope.json'], /nope\.json: ENOENT/],
-    ['a file that is no plan', ['check', 'package.json'], /package\.json: \/format: found nothing; allowed: 1/],
+    ['a file that is no plan', ['check', 'package.json'], /package\.json: \/format: found nothing; allowed: 2/],
     ['a plan that the file lacks', ['check', CLEAN, '--plan', 'other'], /no plan other; the file has main/],
     ['an unknown argument', ['check', CLEAN, '--loud'], /unknown argument --loud/],
     ['no command', [], /usage:/],

@@ -63,6 +63,8 @@ function plainNumber(quantity: Quantity): unknown {
     case 'rate': return { value: quantity.bitsPerS, unit: 'bit/s' }
     case 'loss': return { value: quantity.db, unit: 'dB' }
     case 'duration': return { value: quantity.s, unit: 's' }
+    case 'delay': return { value: quantity.ms, unit: 'ms' }
+    case 'count': return quantity.count
     case 'share': return { value: quantity.share, unit: '1' }
     case 'format': return quantity.format
     case 'text': return quantity.text

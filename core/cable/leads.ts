@@ -68,6 +68,36 @@ const ROWS: Record<string, LeadModel> = {
     ] },
     stock: pieces([[1, 300], [2, 400], [3, 500], [5, 700], [10, 1100], [15, 1500], [20, 1900], [30, 2700], [40, 3500], [50, 4300], [75, 6200]]),
   },
+  'network-cable': {
+    kind: 'cable', title: 'Network cable', short: 'Network', carries: 'network', ends: ['8p8c', '8p8c'], oneWay: false, joins: true,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
+    stock: pieces([[1, 300], [2, 400], [5, 700], [10, 1100], [20, 1900], [30, 2700], [50, 4300], [75, 6200], [100, 8000]]),
+  },
+  'network-fibre': {
+    kind: 'cable', title: 'Network over fibre, with converters', short: 'Net fibre', carries: 'network', ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }] },
+    stock: pieces([[50, 26000], [100, 32000], [200, 44000], [500, 82000]]),
+  },
+  'xlr-lead': {
+    kind: 'cable', title: 'Balanced XLR lead', short: 'XLR', carries: 'sound', ends: ['xlr', 'xlr'], oneWay: true, joins: true,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 200, faultM: 200 }] },
+    stock: pieces([[1, 700], [3, 1000], [5, 1300], [10, 2000], [20, 3400], [30, 4800], [50, 7600]]),
+  },
+  'xlr-jack-lead': {
+    kind: 'cable', title: 'Balanced XLR to 6.3 mm jack lead', short: 'XLR-jack', carries: 'sound', ends: ['xlr', 'jack'], oneWay: true, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
+    stock: pieces([[1, 800], [3, 1100], [5, 1500], [10, 2300], [20, 3800]]),
+  },
+  'jack-lead': {
+    kind: 'cable', title: 'Balanced 6.3 mm jack lead', short: 'Jack', carries: 'sound', ends: ['jack', 'jack'], oneWay: false, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
+    stock: pieces([[1, 700], [3, 1000], [5, 1400], [10, 2200]]),
+  },
+  'mini-jack-lead': {
+    kind: 'cable', title: 'Unbalanced 3.5 mm lead', short: '3.5 mm', carries: 'sound', ends: ['mini-jack', 'mini-jack'], oneWay: false, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 6, faultM: 6 }] },
+    stock: pieces([[0.5, 400], [1.5, 600], [3, 900], [5, 1300]]),
+  },
   'adapter-hdmi-mini': adapter('Mini HDMI adapter, short, with strain relief', ['hdmi-c', 'hdmi-a'], 900),
   'adapter-hdmi-micro': adapter('Micro HDMI adapter, short, with strain relief', ['hdmi-d', 'hdmi-a'], 900),
 }

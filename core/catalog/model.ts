@@ -1,8 +1,15 @@
 import type { Coding, ConnectorId, FormatSet, SdiClass, SignalKind } from '#core/signal'
 
-/** What a device is for. A stage is a switcher; a way is anything that stands in a run between two others. */
-export const ROLES = ['source', 'stage', 'way', 'sink'] as const
+/** What a device is for. A stage is a switcher; a way stands in a run between two others; sound has no picture at all. */
+export const ROLES = ['source', 'stage', 'way', 'sink', 'sound'] as const
 export type Role = (typeof ROLES)[number]
+
+/** What kind of thing it is, where a rule or a list asks; models without one are just what their role says. */
+export const KINDS = [
+  'camera', 'phone', 'computer', 'player', 'tablet', 'switcher', 'multiviewer', 'converter', 'scaler', 'splitter', 'extender', 'radio', 'encoder', 'decoder', 'network',
+  'screen', 'projector', 'recorder', 'capture', 'microphone', 'desk',
+] as const
+export type Kind = (typeof KINDS)[number]
 
 /** What an output of a stage carries. `input` is one input, named by the port's `of` setting. */
 export const FEEDS = ['program', 'clean', 'preview', 'multiview'] as const
@@ -40,20 +47,28 @@ export interface Port {
   readonly delay?: Delay
   /** Outputs of a stage: what they can be pointed at; the first is the factory setting. */
   readonly feeds?: readonly Feed[]
+  /**
+   * Channels of sound. On an output: those that the device itself makes (a camera's microphone) or that a stage puts
+   * beside the picture; on an input of a stage: those that its mixer can open; absent, none. A sink without it is mute.
+   */
+  readonly sound?: number
 }
 
 /**
  * A way through the device, from any of `from` to all of `to`.
  * - `same`: the format passes unchanged (converter of carriage, splitter, loop-through);
  * - `port`: the output port's own setting decides (scaler, rate converter);
- * - `standard`: the operating standard decides, whatever enters (the mix buses of a stage).
+ * - `standard`: the operating standard decides, whatever enters (the mix buses of a stage);
+ * - `tiles`: one picture made of all that enter, in the output port's own setting (a multiviewer).
  */
 export interface Path {
   readonly from: readonly string[]
   readonly to: readonly string[]
-  readonly format: 'same' | 'port' | 'standard'
+  readonly format: 'same' | 'port' | 'standard' | 'tiles'
   /** Formats that get through; absent, all that both ports carry. */
   readonly passes?: readonly FormatSet[]
+  /** Sound that is embedded beside the picture does not get through. */
+  readonly sound?: 'drops'
   readonly delay: Delay
 }
 
@@ -61,6 +76,8 @@ export interface Path {
 export interface Mode {
   readonly title: string
   readonly makes: Readonly<Record<string, readonly FormatSet[]>>
+  /** What is recorded inside the device meanwhile. */
+  readonly records?: readonly FormatSet[]
 }
 
 export interface Model {
@@ -70,6 +87,7 @@ export interface Model {
   /** Two words for narrow places. */
   readonly short?: string
   readonly role: Role
+  readonly kind?: Kind
   readonly ports: Readonly<Record<string, Port>>
   readonly paths: readonly Path[]
   readonly modes?: Readonly<Record<string, Mode>>
@@ -102,3 +120,9 @@ export function makesInAnyMode(model: Model, portId: string): { mode: string | u
   if (!model.modes) return [{ mode: undefined, sets: model.ports[portId]?.makes ?? [] }]
   return Object.entries(model.modes).map(([mode, { makes }]) => ({ mode, sets: makes[portId] ?? [] }))
 }
+
+/** Sources whose picture depends on the light of the room. */
+export const isCamera = ({ kind }: Model): boolean => kind === 'camera' || kind === 'phone'
+
+/** False for what makes or carries sound alone. */
+export const hasPicture = (model: Model): boolean => Object.values(model.ports).some(({ carries }) => carries !== 'sound')

@@ -2,7 +2,7 @@ import { choosePieces, coaxLossDb, coaxReachM, cutLengthM, DEFAULT_BUDGET_DB, le
 import type { Port } from '#core/catalog'
 import { own, type Link, type Plan } from '#core/plan'
 import { formatLabel, hdmiRate, sdiRate, setsContain, SIGNAL_TITLES, type ConnectorId, type VideoFormat } from '#core/signal'
-import type { Node } from './resolve'
+import { gathers, type Node } from './resolve'
 import type { Signal } from './signal'
 import type { Carriage, Caution, Mismatch, Stop } from './stop'
 
@@ -142,5 +142,5 @@ export function accepts(node: Node, input: Port, format: VideoFormat): Stop | un
     return a.raster === b.raster && a.scan === b.scan && a.rate === b.rate ? undefined : { why: 'standard', sends: format, standard }
   }
   if (!input.takes || setsContain(input.takes, format) || setsContain(input.takes, onTheWire(format))) return undefined
-  return { why: node.model.role === 'way' ? 'not-passed' : 'not-taken', sends: format }
+  return { why: node.model.role === 'way' && !gathers(node) ? 'not-passed' : 'not-taken', sends: format }
 }

@@ -23,9 +23,18 @@ export function mixedBy(node: Node, path: Path, portId: string): Signal | undefi
   return { format: node.standard, coding: port.coding ?? USUAL_CODING, origin: end, setBy: end, ...(feed ? { feed } : {}), delay: delayMs(path.delay, node.standard) }
 }
 
+/** The picture of all inputs of a multiviewer. */
+export function tiledBy(node: Node, path: Path, portId: string): Signal | undefined {
+  const port = own(node.model.ports, portId)
+  const format = outputFormat(node, portId)
+  if (!port || !format) return undefined
+  const end = { device: node.id, port: portId }
+  return { format, coding: port.coding ?? USUAL_CODING, origin: end, setBy: end, feed: 'multiview', delay: delayMs(path.delay, format) }
+}
+
 /** The path that an input takes through a device that is no stage. */
 export function pathFrom(node: Node, portId: string): Path | undefined {
-  return node.model.paths.find(path => path.format !== 'standard' && path.from.includes(portId))
+  return node.model.paths.find(path => path.format !== 'standard' && path.format !== 'tiles' && path.from.includes(portId))
 }
 
 /** True when the path lets the format through. */

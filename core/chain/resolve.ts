@@ -11,6 +11,12 @@ export interface Node {
   readonly standard: VideoFormat | undefined
 }
 
+/** A switcher: its mix buses work in one operating standard. */
+export const isStage = ({ model }: Pick<Node, 'model'>): boolean => model.paths.some(path => path.format === 'standard')
+
+/** A device that makes one picture of many: a switcher or a multiviewer. Runs end and begin there. */
+export const gathers = ({ model }: Pick<Node, 'model'>): boolean => model.paths.some(({ format }) => format === 'standard' || format === 'tiles')
+
 /** A port in use, found in the plan; `port` is absent where the model has no such port. */
 export interface Socket {
   readonly node: Node
@@ -48,6 +54,9 @@ export function outputFormat(node: Node, portId: string): VideoFormat | undefine
 }
 
 const byId = <T>(map: Readonly<Record<string, T>>): [string, T][] => Object.entries(map).sort(([a], [b]) => (a < b ? -1 : 1))
+
+/** True for a link between plugs for sound. */
+export const isSound = ({ from, to }: Wire): boolean => (from?.port ?? to?.port)?.carries === 'sound'
 
 /** Builds the graph of a valid plan. Linear in devices and links. */
 export function resolve(plan: Plan): Chain {

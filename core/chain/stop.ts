@@ -10,6 +10,8 @@ export type Stop =
   /** The output feeds `other` already. */
   | { readonly why: 'double-output', readonly other: string }
   | { readonly why: 'connector', readonly mismatch: Mismatch }
+  /** A cable that works one way only lies the wrong way round. */
+  | { readonly why: 'turned' }
   /** No port class or carriage on this link takes the format; `end` says whose limit it is. */
   | { readonly why: 'class', readonly end: 'from' | 'to' | 'link', readonly needs: string, readonly limit: string }
   | { readonly why: 'too-far', readonly lengthM: number, readonly reachM: number, readonly noPiece: boolean }

@@ -1,7 +1,8 @@
-import { portsOf } from '#core/catalog'
-import { accepts, carry, leadOf, overClass, type CableFigures } from './carry'
-import { letsThrough, madeBy, mixedBy, passed, pathFrom } from './pass'
-import { socketKey, type Chain, type Node, type Wire } from './resolve'
+import { portsOf, type Path } from '#core/catalog'
+import type { VideoFormat } from '#core/signal'
+import { accepts, carry, joins, leadOf, overClass, type CableFigures } from './carry'
+import { letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
+import { gathers, isSound, outputFormat, socketKey, type Chain, type Node, type Wire } from './resolve'
 import { addDelay, delayMs, spanDelay, type DelayMs, type Signal } from './signal'
 import type { Stop } from './stop'
 
@@ -13,7 +14,9 @@ export interface WireTrace {
   readonly figures?: CableFigures
   /** Why the light ends here. Absent on links that are dark only because nothing reaches them. */
   readonly stop?: Stop
+  /** The picture gets there; of a sound link, that its plugs fit at both ends. */
   readonly arrives: boolean
+  readonly sound?: true
 }
 
 export interface StageTrace {
@@ -28,8 +31,6 @@ export interface Trace {
   readonly stages: ReadonlyMap<string, StageTrace>
 }
 
-export const isStage = (node: Node): boolean => node.model.paths.some(path => path.format === 'standard')
-
 /**
  * Follows every picture from its source through all links and devices, at any depth of cascade. A stage's outputs
  * are lit when at least one of its inputs is; their format is the operating standard, so rings of stages need no
@@ -42,7 +43,8 @@ export function trace(chain: Chain): Trace {
 
   for (const wire of chain.wires.values()) {
     const stop = structuralStop(wire)
-    if (stop) wires.set(wire.id, { wire, stop, arrives: false })
+    if (stop) wires.set(wire.id, { wire, stop, arrives: false, ...(isSound(wire) ? { sound: true } : {}) })
+    else if (isSound(wire)) wires.set(wire.id, plugged(chain, wire))
   }
   for (const node of chain.nodes.values()) {
     if (node.model.role !== 'source') continue
@@ -68,14 +70,13 @@ export function trace(chain: Chain): Trace {
 
   function enter({ wire, signal }: WireTrace): void {
     const { node, portId } = wire.to!
-    if (isStage(node)) {
+    if (gathers(node)) {
       const before = lit.get(node.id) ?? 0
       lit.set(node.id, before + 1)
       if (before > 0) return
       for (const path of node.model.paths) {
-        if (path.format !== 'standard') continue
         for (const outId of path.to) {
-          const out = mixedBy(node, path, outId)
+          const out = path.format === 'standard' ? mixedBy(node, path, outId) : path.format === 'tiles' ? tiledBy(node, path, outId) : undefined
           if (out) queue.push([node, outId, out])
         }
       }
@@ -101,6 +102,7 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
   if (first !== wire) return { wire, signal, stop: { why: 'double-output', other: first.id }, arrives: false }
   if (!wire.to) return { wire, signal, stop: { why: 'loose', end: 'to' }, arrives: false }
   const { node, portId, port } = wire.to
+  if (wire.link.turned && leadOf(chain.plan, wire.link).cable.oneWay) return { wire, signal, stop: { why: 'turned' }, arrives: false }
   const carried = carry(signal, wire.from!.port!, leadOf(chain.plan, wire.link), wire.link, port!)
   const stop = carried.stop ?? accepts(node, port!, signal.format) ?? beyond()
   return { wire, signal, figures: carried.figures, stop, arrives: stop === undefined }
@@ -109,7 +111,7 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
     const holder = chain.entering.get(socketKey(node.id, portId))![0]!
     if (holder !== wire) return { why: 'double-input', other: holder.id }
     if (port!.takes === 'standard') return carried.figures && overClass(carried.figures, port!, 'to')
-    if (node.model.role !== 'way') return undefined
+    if (node.model.role !== 'way' || gathers(node)) return undefined
     const path = pathFrom(node, portId)
     if (path && !letsThrough(path, signal)) return { why: 'not-passed', sends: signal.format }
     const outs = path?.to ?? []
@@ -117,11 +119,29 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
   }
 }
 
+/** A sound link: only its plugs are judged. */
+function plugged(chain: Chain, wire: Wire): WireTrace {
+  const from = wire.from!
+  const stop = (): Stop | undefined => {
+    const first = chain.leaving.get(socketKey(from.node.id, from.portId))![0]!
+    if (first !== wire) return { why: 'double-output', other: first.id }
+    if (!wire.to) return { why: 'loose', end: 'to' }
+    const lead = leadOf(chain.plan, wire.link)
+    if (wire.link.turned && lead.cable.oneWay) return { why: 'turned' }
+    const mismatch = joins(from.port!, lead, wire.to.port!)
+    if (mismatch) return { why: 'connector', mismatch }
+    const holder = chain.entering.get(socketKey(wire.to.node.id, wire.to.portId))![0]!
+    return holder === wire ? undefined : { why: 'double-input', other: holder.id }
+  }
+  const found = stop()
+  return { wire, sound: true, arrives: found === undefined, ...(found ? { stop: found } : {}) }
+}
+
 /** For a link that nothing reached: the device where a source is missing, once per cause, or nothing when it is only dark. */
 function missingSource(chain: Chain, wire: Wire): Stop | undefined {
   const { node, portId } = wire.from!
   if (node.model.role === 'source') return { why: 'no-source', device: node.id }
-  if (isStage(node)) {
+  if (gathers(node)) {
     const fed = portsOf(node.model, 'in').some(([id]) => chain.entering.has(socketKey(node.id, id)))
     const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
     return !fed && first === wire ? { why: 'no-source', device: node.id } : undefined
@@ -148,11 +168,11 @@ function inRing(chain: Chain, start: Wire): boolean {
 /** The link before this one in its run; undefined at a source, a stage or a gap. */
 export function upstream(chain: Chain, wire: Wire): Wire | undefined {
   const from = wire.from
-  if (!from || isStage(from.node) || from.port?.dir !== 'out') return undefined
+  if (!from || gathers(from.node) || from.port?.dir !== 'out' || from.port.carries === 'sound') return undefined
   for (const path of from.node.model.paths) {
     if (!path.to.includes(from.portId)) continue
     for (const inId of path.from) {
-      const entering = chain.entering.get(socketKey(from.node.id, inId))?.find(candidate => candidate.from !== undefined || candidate.to?.port?.dir === 'in')
+      const entering = chain.entering.get(socketKey(from.node.id, inId))?.find(candidate => candidate.to?.port?.carries !== 'sound' && (candidate.from !== undefined || candidate.to?.port?.dir === 'in'))
       if (entering) return entering
     }
   }
@@ -168,17 +188,18 @@ function stageDelays(chain: Chain, wires: ReadonlyMap<string, WireTrace>, lit: R
     open.add(node.id)
     let span: DelayMs | undefined
     for (const path of node.model.paths) {
-      if (path.format !== 'standard') continue
+      const format = gatheredFormat(node, path)
+      if (!format) continue
       for (const inId of path.from) {
         for (const wire of chain.entering.get(socketKey(node.id, inId)) ?? []) {
           const traced = wires.get(wire.id)!
           if (!traced.arrives) continue
           const origin = chain.nodes.get(traced.signal!.origin.device)!
           // A ring of stages adds nothing to the first pass of a picture through it.
-          if (isStage(origin) && open.has(origin.id)) continue
-          const before = isStage(origin) ? beforeStage(visit(origin).delay, origin) : undefined
-          const input = delayMs(node.model.ports[inId]?.delay, node.standard!)
-          const whole = addDelay(addDelay(before ? addDelay(before, traced.signal!.delay) : traced.signal!.delay, input), delayMs(path.delay, node.standard!))
+          if (gathers(origin) && open.has(origin.id)) continue
+          const before = gathers(origin) ? beforeStage(visit(origin).delay, origin) : undefined
+          const input = delayMs(node.model.ports[inId]?.delay, format)
+          const whole = addDelay(addDelay(before ? addDelay(before, traced.signal!.delay) : traced.signal!.delay, input), delayMs(path.delay, format))
           span = span ? spanDelay(span, whole) : whole
         }
       }
@@ -188,14 +209,19 @@ function stageDelays(chain: Chain, wires: ReadonlyMap<string, WireTrace>, lit: R
     done.set(node.id, result)
     return result
   }
-  for (const node of chain.nodes.values()) if (isStage(node)) visit(node)
+  for (const node of chain.nodes.values()) if (gathers(node)) visit(node)
   return done
 }
 
 /** A stage's whole delay less its own path, which the signal that leaves it counts already. */
 function beforeStage(delay: DelayMs | undefined, stage: Node): DelayMs | undefined {
-  const path = stage.model.paths.find(candidate => candidate.format === 'standard')
+  const path = stage.model.paths.find(candidate => gatheredFormat(stage, candidate))
   if (!delay || !path) return undefined
-  const mine = delayMs(path.delay, stage.standard!)
+  const mine = delayMs(path.delay, gatheredFormat(stage, path)!)
   return { min: delay.min - mine.min, typ: delay.typ - mine.typ, max: delay.max - mine.max }
+}
+
+/** The format of the picture that a path makes of many; undefined for other paths. */
+function gatheredFormat(node: Node, path: Path): VideoFormat | undefined {
+  return path.format === 'standard' ? node.standard : path.format === 'tiles' ? outputFormat(node, path.to[0]!) : undefined
 }

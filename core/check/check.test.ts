@@ -56,10 +56,13 @@ describe('faulty plans', () => {
 function keepsDemands(before: Plan, after: Plan, givesUp: boolean): void {
   for (const [id, device] of Object.entries(before.devices)) {
     const role = before.models[device.model]!.role
-    if (role === 'source' || role === 'sink' || role === 'stage') expect(after.devices, id).toHaveProperty([id])
+    if (role === 'source' && givesUp) continue
+    if (role === 'source' || role === 'sink' || role === 'stage' || role === 'sound') expect(after.devices, id).toHaveProperty([id])
   }
-  if (!givesUp) expect(after.wants).toEqual(before.wants)
-  expect(after.brief).toEqual(before.brief)
+  if (!givesUp) {
+    expect(after.wants).toMatchObject(before.wants)
+    expect(after.brief).toEqual(before.brief)
+  }
   for (const [id, model] of Object.entries(before.models)) expect(after.models[id]).toEqual(model)
   for (const [id, link] of Object.entries(before.links)) {
     const now = after.links[id]
@@ -101,7 +104,7 @@ describe('remedies keep their word', () => {
   it('leads from the draft of Kiln Night to a clean plan, fault by fault', () => {
     let draft = demo('kiln-night-draft')
     const first = check(draft)
-    expect(new Set(first.findings.map(({ id }) => id))).toEqual(new Set(['F02', 'F06', 'C01', 'L01', 'O01']))
+    expect(new Set(first.findings.map(({ id }) => id))).toEqual(new Set(['F02', 'F06', 'C01', 'L01', 'C11']))
     const arrives: number[] = []
     for (let { findings, verdict } = first; findings.length > 0; { findings, verdict } = check(draft)) {
       arrives.push(verdict.arrive)
@@ -110,7 +113,7 @@ describe('remedies keep their word', () => {
       if (!applied.ok) throw new Error(applied.problem.path)
       draft = applied.value.plan
     }
-    expect(check(draft).verdict).toEqual<Verdict>({ arrive: 7, wanted: 7, H: 0, D: 0, R: 0, Q: 0, N: 0 })
+    expect(check(draft).verdict).toEqual<Verdict>({ arrive: 8, wanted: 8, H: 0, D: 0, R: 0, Q: 0, N: 0 })
   })
 })
 

@@ -1,8 +1,8 @@
-import { picturesOf, resolve, runsOf, trace } from '#core/chain'
 import { own, type Plan } from '#core/plan'
 import { SEVERITIES, type Finding, type Severity } from './finding'
 import type { Rule, Traced } from './rule'
 import { RULES } from './rules'
+import { tracedOf } from './traced'
 import { fill, type Units } from './words'
 
 /** The title of the work: how many of the wanted pictures arrive, and how many findings there are of each severity. */
@@ -21,11 +21,8 @@ export interface Checked {
 /** Traces and checks a valid plan, or one segment of it (where only the segment's sources count as wanted). */
 export function check(plan: Plan, segmentId?: string): Checked {
   const segment = own(plan.segments, segmentId)
-  const chain = resolve(plan)
-  const traced = trace(chain)
-  const runs = runsOf(chain, traced)
-  const pictures = picturesOf(chain, runs, segment)
-  const context: Traced = { plan, chain, trace: traced, runs, pictures, ...(segment ? { segment } : {}) }
+  const context = tracedOf(plan, segment)
+  const { chain, runs, pictures } = context
   const inactive = (finding: Finding): boolean => {
     const device = runs.find(run => run.id === finding.run)?.origin?.device ?? (finding.at.on === 'device' ? finding.at.device : undefined)
     return Boolean(segment?.sources && device !== undefined && chain.nodes.get(device)?.model.role === 'source' && !segment.sources.includes(device))

@@ -64,7 +64,7 @@ describe('choices', () => {
     expect(titles(near, { of: 'device', device: 'back', port: 'out' })[0]).toMatch(/^\+ In its place: /)
   })
   it('point an output elsewhere', () => {
-    expect(titles(CLEAN['a feeder']!, { of: 'output', device: 'main', port: 'out-3', link: 's' })).toContain('+ Point it at program')
+    expect(titles({ ...CLEAN['a feeder']!, wants: {} }, { of: 'output', device: 'main', port: 'out-3', link: 's' })).toContain('+ Point it at program')
   })
   it('bring an unconnected source to a free input', () => {
     const waiting = plan({ devices: { cam: 'camera-box-hdmi 720p59.94', main: 'switcher-4-strict 1080p59.94' } })

@@ -12,6 +12,7 @@ export type Place = (
   | { readonly on: 'port', readonly device: string, readonly port: string }
   | { readonly on: 'device', readonly device: string }
   | { readonly on: 'sink', readonly want: string, readonly device: string }
+  | { readonly on: 'kit', readonly item: string }
   | { readonly on: 'show' }
 ) & { readonly segment?: string }
 
@@ -24,6 +25,8 @@ export type Quantity =
   | { readonly is: 'loss', readonly db: number }
   | { readonly is: 'duration', readonly s: number }
   | { readonly is: 'share', readonly share: number }
+  | { readonly is: 'delay', readonly ms: number }
+  | { readonly is: 'count', readonly count: number }
 
 export interface Finding {
   /** The rule, e.g. "F02". */
@@ -37,6 +40,8 @@ export interface Finding {
   readonly with: Readonly<Record<string, Quantity>>
   /** Run that shows the finding on the board, named by its last link. */
   readonly run?: string
+  /** What is missing, where no lane can show it: the board draws a lane of that name that is not there. */
+  readonly ghost?: string
 }
 
 export const text = (words: string): Quantity => ({ is: 'text', text: words })
@@ -45,13 +50,15 @@ export const format = (value: VideoFormat): Quantity => ({ is: 'format', format:
 export const dataRate = (bitsPerS: number): Quantity => ({ is: 'rate', bitsPerS })
 export const loss = (db: number): Quantity => ({ is: 'loss', db })
 export const duration = (s: number): Quantity => ({ is: 'duration', s })
+export const delay = (ms: number): Quantity => ({ is: 'delay', ms })
+export const count = (value: number): Quantity => ({ is: 'count', count: value })
 export const share = (value: number): Quantity => ({ is: 'share', share: value })
 
 /** `F02:link/wide-to-main/to`, with `@segment` where it holds in one segment only. */
 export function findingKey(id: string, at: Place): string {
   const where = at.on === 'link'
     ? `link/${at.link}/${at.part}`
-    : at.on === 'port' ? `port/${at.device}/${at.port}` : at.on === 'device' ? `device/${at.device}` : at.on === 'sink' ? `sink/${at.want}` : 'show'
+    : at.on === 'port' ? `port/${at.device}/${at.port}` : at.on === 'device' ? `device/${at.device}` : at.on === 'sink' ? `sink/${at.want}` : at.on === 'kit' ? `kit/${at.item}` : 'show'
   return `${id}:${where}${at.segment ? `@${at.segment}` : ''}`
 }
 

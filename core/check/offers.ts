@@ -1,6 +1,6 @@
 import { cutLengthM, choosePieces, pieceSumM, type CableModel } from '#core/cable'
 import { makesInAnyMode, MODELS, portsOf, type Feed, type Model } from '#core/catalog'
-import { accepts, isStage, mixedBy, madeBy, outputFormat, pathFrom, socketKey, type Node, type Signal, type Socket, type WireTrace } from '#core/chain'
+import { accepts, gathers, isStage, mixedBy, madeBy, outputFormat, pathFrom, socketKey, tiledBy, type Node, type Signal, type Socket, type WireTrace } from '#core/chain'
 import { own, type LinkEnd } from '#core/plan'
 import { formatLabel, listFormats, rate, RATE_TEXTS, sameFormat, setsContain, type VideoFormat } from '#core/signal'
 import { Draft, layWay, shortTitle, waysBetween, wayTitle, type Span, type Way } from '#core/ways'
@@ -151,7 +151,7 @@ export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket
 export function freeInputs(traced: Traced, prefer?: string): Socket[] {
   const stages = [...traced.chain.nodes.values()].filter(isStage)
   return stages.sort((a, b) => Number(b.id === prefer) - Number(a.id === prefer) || a.device.order - b.device.order)
-    .flatMap(stage => freeSockets(traced, stage, 'in'))
+    .flatMap(stage => freeSockets(traced, stage, 'in')).filter(({ port }) => port?.carries !== 'sound')
 }
 
 /** Lays the cheapest way from an output to each of the inputs; the format is set where that makes it fit. */
@@ -187,9 +187,9 @@ export function signalAt(traced: Traced, { node, portId, port }: Socket, depth =
   const { chain, trace } = traced
   if (!port || port.dir !== 'out') return undefined
   if (node.model.role === 'source') return madeBy(node, portId, port)
-  if (isStage(node)) {
-    const path = node.model.paths.find(candidate => candidate.format === 'standard' && candidate.to.includes(portId))
-    return path && mixedBy(node, path, portId)
+  if (gathers(node)) {
+    const path = node.model.paths.find(candidate => candidate.to.includes(portId))
+    return path && (path.format === 'tiles' ? tiledBy : mixedBy)(node, path, portId)
   }
   const wire = chain.leaving.get(socketKey(node.id, portId))?.[0]
   const known = wire && trace.wires.get(wire.id)?.signal
@@ -254,7 +254,7 @@ export function swapSource({ plan, chain }: Traced, { signal, wire }: WireTrace,
   const input = wire.to?.port
   if (!first || !input || node.model.role !== 'source') return []
   return [...MODELS].flatMap(([id, row]) => {
-    if (row.role !== 'source' || row.from === node.model.from) return []
+    if (row.role !== 'source' || row.from === node.model.from || row.kind !== (node.model.kind ?? row.kind)) return []
     const match = portsOf(row, 'out').find(([, port]) => port.carries === first.carries && port.connector === first.connector)
     if (!match) return []
     const [portId] = match

@@ -1,5 +1,5 @@
-import type { Chain, Picture, Run, Socket, Stop, Trace, WireTrace } from '#core/chain'
-import { isStage } from '#core/chain'
+import type { Chain, Picture, Run, Socket, SoundTrace, Stop, Trace, WireTrace } from '#core/chain'
+import { gathers } from '#core/chain'
 import type { Edit, LinkEnd, Plan, Segment } from '#core/plan'
 import { own } from '#core/plan'
 import { findingKey, type Finding, type Place, type Quantity, type Severity } from './finding'
@@ -11,6 +11,7 @@ export interface Traced {
   readonly trace: Trace
   readonly runs: readonly Run[]
   readonly pictures: readonly Picture[]
+  readonly sound: SoundTrace
   readonly segment?: Segment
 }
 
@@ -56,9 +57,12 @@ export function wireAt({ trace }: Traced, { at }: Finding): WireTrace | undefine
   return at.on === 'link' ? trace.wires.get(at.link) : undefined
 }
 
+/** A finding about something that is not there: the board shows it as a lane of that name. */
+export const ghost = (name: string, found: Finding): Finding => ({ ...found, ghost: name })
+
 /** "Main input 3" for a stage's input, "Main output 1", else device and port: "Projector HDMI in". */
 export function socketName({ node, portId, port }: Socket): string {
-  if (isStage(node) && port?.number !== undefined) return `${node.device.name} ${port.dir === 'in' ? 'input' : 'output'} ${port.number}`
+  if (gathers(node) && port?.number !== undefined) return `${node.device.name} ${port.dir === 'in' ? 'input' : 'output'} ${port.number}`
   return `${node.device.name} ${port?.title ?? portId}`
 }
 

@@ -42,6 +42,8 @@ export function quantityText(quantity: Quantity, units: Units): string {
     case 'rate': return dataRateText(quantity.bitsPerS)
     case 'loss': return `${figure(quantity.db)}${SPACE}dB`
     case 'duration': return `${figure(quantity.s)}${SPACE}s`
+    case 'delay': return msText(quantity.ms)
+    case 'count': return figure(quantity.count, 0)
     case 'share': return `${figure(quantity.share * 100, 0)}${SPACE}%`
   }
 }

@@ -1,7 +1,7 @@
 import { COLLECTIONS, type Plan, type ShowFile } from './plan'
 
 // Fields stand in the order in which a person reads them; anything not listed follows by name.
-const ORDER = ['format', 'show', 'plans', 'title', 'short', 'name', 'kind', 'role', 'basedOn', 'brief', 'wants', ...COLLECTIONS, 'model', 'order', 'in', 'mode', 'standard', 'dir', 'carries', 'connector', 'from', 'to', 'cable', 'adapters', 'routeM', 'pieces', 'couplers', 'raster', 'scan', 'rate', 'rates', 'min', 'typ', 'max', 'unit']
+const ORDER = ['format', 'show', 'plans', 'title', 'short', 'name', 'kind', 'role', 'basedOn', 'place', 'date', 'rehearsal', 'doors', 'start', 'end', 'mains', 'brief', 'wants', ...COLLECTIONS, 'of', 'id', 'model', 'order', 'in', 'mode', 'standard', 'dir', 'carries', 'connector', 'from', 'to', 'cable', 'adapters', 'routeM', 'pieces', 'pieceM', 'owned', 'hired', 'bought', 'couplers', 'raster', 'scan', 'rate', 'rates', 'min', 'typ', 'max', 'unit']
 const PLACE = new Map(ORDER.map((key, i) => [key, i]))
 
 /**

@@ -25,6 +25,8 @@ export interface Transaction {
   readonly undoes?: string
   /** The undoing transaction that this one takes back. */
   readonly redoes?: string
+  /** Whose it is, as the person calls themselves. */
+  readonly who?: string
 }
 
 export const transactionId = ({ client, seq }: Pick<Transaction, 'client' | 'seq'>): string => `${client}:${seq}`
@@ -93,10 +95,11 @@ function keepUsedRows(before: Plan, after: Plan, inverse: readonly Edit[]): Appl
   return { plan, inverse: back }
 }
 
-function usedRows({ devices, links }: Plan, collection: 'models' | 'leads'): ReadonlySet<string> {
+function usedRows({ devices, links, kit }: Plan, collection: 'models' | 'leads'): ReadonlySet<string> {
+  const counted = Object.values(kit).filter(item => item.of === (collection === 'models' ? 'model' : 'lead')).map(({ id }) => id)
   return new Set(collection === 'models'
-    ? Object.values(devices).map(({ model }) => model)
-    : Object.values(links).flatMap(({ cable, adapters }) => [cable, adapters?.from, adapters?.to].filter(id => id !== undefined)))
+    ? [...counted, ...Object.values(devices).map(({ model }) => model)]
+    : [...counted, ...Object.values(links).flatMap(({ cable, adapters }) => [cable, adapters?.from, adapters?.to].filter(id => id !== undefined))])
 }
 
 const isCollection = (name: string | undefined): name is Collection => (COLLECTIONS as readonly string[]).includes(name ?? '')

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { MODELS } from '#core/catalog'
-import { applyEdits, canonicalPlan, canonicalText, checkTransaction, emptyShow, freshId, MAX_FILE_BYTES, openFile, openValue, slug, type Edit, type Plan } from '#core/plan'
+import { applyEdits, canonicalPlan, canonicalText, checkTransaction, emptyShow, FORMAT_VERSION, freshId, MAX_FILE_BYTES, openFile, openValue, slug, type Edit, type Plan } from '#core/plan'
 import { compileSchema } from '../../scripts/compile-schema'
 import { withTables } from '../../scripts/format-page'
 import { CLEAN } from '../tests/clean'
@@ -21,10 +21,10 @@ function changed(change: (file: any) => void): unknown {
 
 describe('files that are refused', () => {
   const cases: [name: string, change: (file: any) => void, path: string, found: string, allowed: string][] = [
-    ['unknown version', (f) => { f.format = 2 }, '/format', '2', '1'],
-    ['older than any', (f) => { f.format = 0 }, '/format', '0', '1'],
-    ['version as text', (f) => { f.format = '1' }, '/format', '"1"', '1'],
-    ['no version', (f) => { delete f.format }, '/format', 'nothing', '1'],
+    ['unknown version', (f) => { f.format = 3 }, '/format', '3', '2, or an older version from 1 on'],
+    ['older than any', (f) => { f.format = 0 }, '/format', '0', 'from 1 on'],
+    ['version as text', (f) => { f.format = '1' }, '/format', '"1"', '2'],
+    ['no version', (f) => { delete f.format }, '/format', 'nothing', '2'],
     ['no plan', (f) => { f.plans = {} }, '/plans', '0 entries', 'at least 1'],
     ['unknown key at the top', (f) => { f.colour = 1 }, '/colour', 'unknown key "colour"', 'format, show, plans'],
     ['unknown key in a device', (f) => { f.plans.main.devices.wide.colour = 1 }, '/plans/main/devices/wide/colour', 'unknown key', 'model, name, order'],
@@ -35,7 +35,7 @@ describe('files that are refused', () => {
     ['upper case in an id', (f) => { f.plans.main.devices.Wide2 = f.plans.main.devices.wide }, '/plans/main/devices/Wide2', '"Wide2"', 'lower-case'],
     ['model without referent', (f) => { f.plans.main.devices.wide.model = 'nope' }, '/plans/main/devices/wide/model', '"nope"', 'camera-hand-hdmi'],
     ['catalogue row that is not there', (f) => { f.plans.main.models.phone.from = 'builtin/nope@1' }, '/plans/main/models/phone/from', 'builtin/nope@1', 'switcher-4-strict'],
-    ['catalogue revision that is not there', (f) => { f.plans.main.models.phone.from = 'builtin/phone@9' }, '/plans/main/models/phone/from', 'builtin/phone@9', 'builtin/phone@1'],
+    ['catalogue revision that is not there', (f) => { f.plans.main.models.phone.from = 'builtin/phone@9' }, '/plans/main/models/phone/from', 'builtin/phone@9', 'builtin/phone@2'],
     ['cable without referent', (f) => { f.plans.main.links['wide-to-main'].cable = 'rope' }, '/plans/main/links/wide-to-main/cable', '"rope"', 'hdmi-passive'],
     ['adapter used as cable', (f) => { f.plans.main.links['wide-to-main'].cable = 'adapter-hdmi-micro' }, '/plans/main/links/wide-to-main/cable', 'adapter-hdmi-micro', 'kind cable'],
     ['link to a device that is not there', (f) => { f.plans.main.links['wide-to-main'].to.device = 'gone' }, '/plans/main/links/wide-to-main/to/device', '"gone"', 'main'],
@@ -74,7 +74,7 @@ describe('files that are refused', () => {
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined()
   })
   it('accepts loose ends, rings and double use', () => {
-    for (const { plan: faulty } of FAULTY) expect(openValue({ format: 1, show: { title: 'x' }, plans: { main: faulty } })).toMatchObject({ ok: true })
+    for (const { plan: faulty } of FAULTY) expect(openValue({ format: FORMAT_VERSION, show: { title: 'x' }, plans: { main: faulty } })).toMatchObject({ ok: true })
   })
 })
 
@@ -89,13 +89,15 @@ describe('files that are opened', () => {
   it('still opens the frozen sample of every version', () => {
     const opened = openFile(readFileSync(new URL('./samples/format-1.json', import.meta.url), 'utf8'))
     expect(opened.ok && Object.keys(opened.value.plans.main!.devices)).toHaveLength(9)
+    // Rows that a file of format 1 named by reference alone are the catalogue's of today, which know their sound.
+    expect(opened.ok && opened.value.plans.main!.models['phone']).toEqual(MODELS.get('phone'))
   })
   it('migrates step by step', () => {
-    const old = changed((f) => { f.format = -1; f.name = f.show.title; delete f.show })
-    const steps = { [-1]: (f: Record<string, unknown>) => ({ ...f, format: 0, heading: f.name, name: undefined }), 0: ({ heading, name: _name, ...f }: Record<string, unknown>) => ({ ...f, format: 1, show: { title: heading } }) }
-    const opened = openValue(old, steps, 1)
+    const old = changed((f) => { f.format = 0; f.name = f.show.title; delete f.show })
+    const steps = { 0: (f: Record<string, unknown>) => ({ ...f, format: 1, heading: f.name, name: undefined }), 1: ({ heading, name: _name, ...f }: Record<string, unknown>) => ({ ...f, format: 2, show: { title: heading } }) }
+    const opened = openValue(old, steps, 2)
     expect(opened.ok && opened.value.show.title).toBe('Kiln Night')
-    expect(openValue(changed((f) => { f.format = -2 }), steps, 1)).toMatchObject({ ok: false, problem: { path: '/format' } })
+    expect(openValue(changed((f) => { f.format = -1 }), steps, 2)).toMatchObject({ ok: false, problem: { path: '/format' } })
   })
   it('opens every example of the format page', () => {
     const page = readFileSync(new URL('../../docs/plan-format.md', import.meta.url), 'utf8')

@@ -1,9 +1,9 @@
 import type { CableSchool, LeadModel } from '#core/cable'
 import type { Feed, Model } from '#core/catalog'
-import type { VideoFormat } from '#core/signal'
+import type { MainsId, RasterId, RateText, VideoFormat } from '#core/signal'
 
 /** The version of the open file that this program writes. */
-export const FORMAT_VERSION = 1
+export const FORMAT_VERSION = 2
 
 /** A show owns its plans; one file holds one show. */
 export interface ShowFile {
@@ -27,9 +27,35 @@ export interface Plan {
   readonly devices: Readonly<Record<string, Device>>
   readonly links: Readonly<Record<string, Link>>
   readonly segments: Readonly<Record<string, Segment>>
+  readonly kit: Readonly<Record<string, KitItem>>
 }
 
+export const LENGTH_UNITS = ['m', 'ft'] as const
+export const PAPERS = ['a4', 'letter'] as const
+export const SYNC_WINDOWS = ['r37', 'bt1359'] as const
+
 export interface Brief {
+  readonly place?: string
+  /** Day of the show, ISO 8601 (2026-03-14). */
+  readonly date?: string
+  /** Times of the day, 24 h (09:00). */
+  readonly rehearsal?: string
+  readonly doors?: string
+  readonly start?: string
+  readonly end?: string
+  readonly mains?: MainsId
+  /** Inputs that must stay free for late guests. */
+  readonly spareInputs?: number
+  /** People who can stand at a camera. */
+  readonly crew?: number
+  /** How far sound and picture may be apart: EBU R 37, or the acceptability of ITU-R BT.1359-1. */
+  readonly syncWindow?: (typeof SYNC_WINDOWS)[number]
+  /** The operating standard that is given and not to be chosen. */
+  readonly standard?: VideoFormat
+  /** What lengths are read and typed in; metres where absent. */
+  readonly units?: (typeof LENGTH_UNITS)[number]
+  /** What is printed on; A4 where absent. */
+  readonly paper?: (typeof PAPERS)[number]
   /** Which school judges passive HDMI lengths; cautious where absent. */
   readonly cableSchool?: CableSchool
   /** ISO 4217 code of all prices in the plan; that of the catalogue where absent. */
@@ -40,7 +66,15 @@ export interface Brief {
 export interface Want {
   readonly sink: string
   readonly feed: Feed
+  /** What is asked of the picture; absent, whatever the chain makes. */
+  readonly asks?: { readonly raster?: RasterId, readonly rate?: RateText }
+  /** Sound is to be heard there too. */
+  readonly sound?: true
 }
+
+/** What a camera shows. `safe` is the wide static picture that is always good to cut to. */
+export const SHOTS = ['safe', 'wide', 'close', 'side', 'floor', 'detail', 'audience', 'overhead', 'roaming'] as const
+export type Shot = (typeof SHOTS)[number]
 
 export interface Device {
   readonly model: string
@@ -53,7 +87,16 @@ export interface Device {
   /** Stages: the operating standard. */
   readonly standard?: VideoFormat
   readonly ports?: Readonly<Record<string, PortSetting>>
+  /** Cameras: what it shows, whether somebody stands at it, and its exposure as the n of 1/n s. */
+  readonly shot?: Shot
+  readonly manned?: true
+  readonly shutter?: number
+  readonly note?: string
 }
+
+/** Sound of a stage's input: shut, always open, or open while its picture is on air. */
+export const OPENINGS = ['shut', 'fixed', 'follows'] as const
+export type Opening = (typeof OPENINGS)[number]
 
 export interface PortSetting {
   /** Outputs: the format it is set to. */
@@ -62,6 +105,10 @@ export interface PortSetting {
   readonly feed?: Feed
   /** Inputs of a stage: the short name on button and tile. */
   readonly label?: string
+  /** Inputs of a stage: absent, sound plugs are open and the sound beside a picture is shut. */
+  readonly sound?: Opening
+  /** Inputs of a stage: what the sound is held back by, milliseconds. */
+  readonly soundDelayMs?: number
 }
 
 export interface LinkEnd {
@@ -84,6 +131,22 @@ export interface Link {
   readonly pieces?: readonly number[]
   /** Couplers besides those between the pieces (e.g. a wall plate). */
   readonly couplers?: number
+  /** A cable that works one way only lies with its source end at the input. */
+  readonly turned?: true
+  readonly note?: string
+}
+
+/** How many of an item there are. An item is a model, or a lead; of cables one length each. */
+export interface KitItem {
+  readonly of: 'model' | 'lead'
+  readonly id: string
+  /** Cables: the stock length, metres. */
+  readonly pieceM?: number
+  readonly owned: number
+  readonly hired?: number
+  readonly bought?: number
+  /** Hire of one for the show, minor units; a tenth of its price where absent. */
+  readonly hireMinor?: number
 }
 
 /** A stretch of the show. */
@@ -94,13 +157,16 @@ export interface Segment {
   readonly sources?: readonly string[]
 }
 
-export const COLLECTIONS = ['wants', 'models', 'leads', 'devices', 'links', 'segments'] as const
+export const COLLECTIONS = ['wants', 'models', 'leads', 'devices', 'links', 'segments', 'kit'] as const
 export type Collection = (typeof COLLECTIONS)[number]
 
 export function emptyPlan(title: string): Plan {
-  return { title, brief: {}, wants: {}, models: {}, leads: {}, devices: {}, links: {}, segments: {} }
+  return { title, brief: {}, wants: {}, models: {}, leads: {}, devices: {}, links: {}, segments: {}, kit: {} }
 }
 
 export function emptyShow(title: string): ShowFile {
   return { format: FORMAT_VERSION, show: { title }, plans: { main: emptyPlan('Main plan') } }
 }
+
+/** A plan with every collection, also where it was written before one of them existed. */
+export const completePlan = (plan: Plan): Plan => ({ ...emptyPlan(plan.title), ...plan })

@@ -19,7 +19,7 @@ export function checkReferences(plan: Plan, base: string): Refusal {
     const bad = checkLead(lead, `${base}/leads/${id}`)
     if (bad) return bad
   }
-  return checkDevices(plan, base) ?? checkLinks(plan, base) ?? checkOthers(plan, base)
+  return checkDevices(plan, base) ?? checkLinks(plan, base) ?? checkOthers(plan, base) ?? checkKit(plan, base) ?? (plan.brief.standard ? checkFormat(plan.brief.standard, `${base}/brief/standard`) : undefined)
 }
 
 function checkDevices(plan: Plan, base: string): Refusal {
@@ -78,6 +78,19 @@ function checkOthers(plan: Plan, base: string): Refusal {
   return undefined
 }
 
+function checkKit(plan: Plan, base: string): Refusal {
+  for (const [id, item] of Object.entries(plan.kit)) {
+    const at = `${base}/kit/${id}`
+    const rows: Readonly<Record<string, Model | LeadModel>> = item.of === 'model' ? plan.models : plan.leads
+    const row = own(rows, item.id)
+    if (!row) return refuse(`${at}/id`, show(item.id), `a key of ${item.of}s: ${idsOf(rows)}`)
+    const cable = 'kind' in row && row.kind === 'cable' ? row : undefined
+    if (cable && !cable.stock.some(({ m }) => m === item.pieceM)) return refuse(`${at}/pieceM`, show(item.pieceM), `a stock length of ${item.id}: ${cable.stock.map(({ m }) => m).join(', ')} m`)
+    if (!cable && item.pieceM !== undefined) return refuse(`${at}/pieceM`, show(item.pieceM), 'nothing: only cables are counted by length')
+  }
+  return undefined
+}
+
 function checkFormat(format: VideoFormat, path: string): Refusal {
   return formatExists(format) ? undefined : refuse(path, formatLabel(format), 'a combination of raster, scan and rate that a standard defines (interlaced and segmented frames only at 1080 up to 30 frames, and the two SD formats)')
 }
@@ -97,6 +110,7 @@ function checkModel(model: Model, path: string): Refusal {
       const odd = way[end].find(id => own(model.ports, id)?.dir !== dir)
       if (odd !== undefined) return refuse(`${path}/paths/${i}/${end}`, show(odd), `ports of direction ${dir}: ${idsOf(Object.fromEntries(Object.entries(model.ports).filter(([, port]) => port.dir === dir)))}`)
     }
+    if (way.format === 'tiles' && way.to.some(id => !model.ports[id]!.makes)) return refuse(`${path}/paths/${i}/to`, show(way.to[0]), 'outputs with formats to make (makes)')
     const bad = checkSets(way.passes, `${path}/paths/${i}/passes`) ?? checkDelay(way.delay, `${path}/paths/${i}/delay`)
     if (bad) return bad
     if (way.format === 'standard' && !model.standards?.length) return refuse(`${path}/standards`, 'nothing', 'the standards that the stage can be set to')
@@ -107,6 +121,8 @@ function checkModel(model: Model, path: string): Refusal {
       const bad = checkSets(sets, `${path}/modes/${id}/makes/${portId}`)
       if (bad) return bad
     }
+    const bad = checkSets(mode.records, `${path}/modes/${id}/records`)
+    if (bad) return bad
   }
   return checkSets(model.standards, `${path}/standards`) ?? checkDelay(model.delay, `${path}/delay`)
 }

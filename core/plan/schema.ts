@@ -1,11 +1,14 @@
 import { CABLE_SCHOOLS } from '#core/cable'
-import { FEEDS, ROLES } from '#core/catalog'
-import { CONNECTORS, DEPTHS, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS } from '#core/signal'
-import { COLLECTIONS, FORMAT_VERSION } from './plan'
+import { FEEDS, KINDS, ROLES } from '#core/catalog'
+import { CONNECTORS, DEPTHS, MAINS_IDS, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS } from '#core/signal'
+import { COLLECTIONS, FORMAT_VERSION, LENGTH_UNITS, OPENINGS, PAPERS, SHOTS, SYNC_WINDOWS } from './plan'
 
 // `constructor` is the one name of Object.prototype that looks like a slug; every map of a plan is keyed by slugs.
 const SLUG = '^(?!constructor$)[a-z0-9](?:[a-z0-9-]{0,62}[a-z0-9])?$'
 const REFERENCE = '^builtin/[a-z0-9-]{1,64}@[1-9][0-9]{0,5}$'
+
+const DATE = '^20[0-9]{2}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$'
+const TIME = '^([01][0-9]|2[0-3]):[0-5][0-9]$'
 
 type Schema = Record<string, unknown>
 const ref = (name: string): Schema => ({ $ref: `#/$defs/${name}` })
@@ -32,9 +35,10 @@ const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'min
   title: ref('title'),
   short: ref('title'),
   role: oneOf(ROLES),
+  kind: oneOf(KINDS),
   ports: { ...mapOf(ref('port'), 200), minProperties: 1 },
   paths: listOf(ref('path'), 200),
-  modes: { ...mapOf(object(['title', 'makes'], { title: ref('title'), makes: mapOf(ref('formatSets'), 200) }), 50), minProperties: 1 },
+  modes: { ...mapOf(object(['title', 'makes'], { title: ref('title'), makes: mapOf(ref('formatSets'), 200), records: ref('formatSets') }), 50), minProperties: 1 },
   standards: ref('formatSets'),
   delay: ref('delay'),
   watts: number(0, 20_000),
@@ -71,6 +75,7 @@ const plan = object(['title'], {
   devices: mapOf(ref('device')),
   links: mapOf(ref('link'), 10_000),
   segments: mapOf(ref('segment'), 1000),
+  kit: mapOf(ref('kit'), 2000),
 })
 
 const edit = {
@@ -99,6 +104,7 @@ export const SCHEMA = {
     slug: { type: 'string', pattern: SLUG },
     // Patterns, not minLength: the compiled code then needs no runtime package. No control characters.
     title: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,120}$' },
+    note: { type: 'string', pattern: '^[^\\u0000-\\u0009\\u000b-\\u001f\\u007f]{1,400}$' },
     // Steps of a path into a plan: slugs, and the field names of this schema.
     fieldName: { type: 'string', pattern: '^(?!constructor$|prototype$)[A-Za-z0-9][A-Za-z0-9-]{0,63}$' },
     rate: oneOf(RATE_TEXTS),
@@ -114,32 +120,44 @@ export const SCHEMA = {
       takes: { if: { type: 'string' }, then: { const: 'standard' }, else: ref('formatSets') },
       delay: ref('delay'),
       feeds: listOf(oneOf(FEEDS), FEEDS.length, 1),
+      sound: whole(0, 64),
     }),
     path: object(['from', 'to', 'format', 'delay'], {
-      from: listOf(ref('slug'), 200, 1), to: listOf(ref('slug'), 200, 1), format: oneOf(['same', 'port', 'standard']), passes: ref('formatSets'), delay: ref('delay'),
+      from: listOf(ref('slug'), 200, 1), to: listOf(ref('slug'), 200, 1), format: oneOf(['same', 'port', 'standard', 'tiles']), passes: ref('formatSets'), sound: { const: 'drops' }, delay: ref('delay'),
     }),
     model,
     cable,
     adapter,
     lead: { type: 'object', required: ['kind'], if: { properties: { kind: { const: 'adapter' } } }, then: ref('adapter'), else: ref('cable') },
-    brief: object([], { cableSchool: oneOf(CABLE_SCHOOLS), currency: { type: 'string', pattern: '^[A-Z]{3}$' } }),
-    want: object(['sink', 'feed'], { sink: ref('slug'), feed: oneOf(FEEDS) }),
+    date: { type: 'string', pattern: DATE },
+    time: { type: 'string', pattern: TIME },
+    brief: object([], {
+      place: ref('title'), date: ref('date'), rehearsal: ref('time'), doors: ref('time'), start: ref('time'), end: ref('time'),
+      mains: oneOf(MAINS_IDS), spareInputs: whole(0, 99), crew: whole(0, 999), syncWindow: oneOf(SYNC_WINDOWS), standard: ref('format'),
+      cableSchool: oneOf(CABLE_SCHOOLS), currency: { type: 'string', pattern: '^[A-Z]{3}$' }, units: oneOf(LENGTH_UNITS), paper: oneOf(PAPERS),
+    }),
+    want: object(['sink', 'feed'], {
+      sink: ref('slug'), feed: oneOf(FEEDS), sound: { const: true },
+      asks: object([], { raster: oneOf(RASTER_IDS), rate: ref('rate') }, { minProperties: 1 }),
+    }),
+    kit: object(['of', 'id', 'owned'], { of: oneOf(['model', 'lead']), id: ref('slug'), pieceM: number(0.001, 20_000), owned: whole(0, 9999), hired: whole(0, 9999), bought: whole(0, 9999), hireMinor: price }),
     device: object(['model', 'name', 'order'], {
       model: ref('slug'), name: ref('title'), order: number(-1e9, 1e9), in: ref('slug'), mode: ref('slug'), standard: ref('format'),
-      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' } }, { minProperties: 1 }), 200), minProperties: 1 },
+      shot: oneOf(SHOTS), manned: { const: true }, shutter: whole(1, 20_000), note: ref('note'),
+      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' }, sound: oneOf(OPENINGS), soundDelayMs: number(0, 2000) }, { minProperties: 1 }), 200), minProperties: 1 },
     }),
     linkEnd: object(['device', 'port'], { device: ref('slug'), port: ref('slug') }),
     link: object(['cable'], {
       from: ref('linkEnd'), to: ref('linkEnd'), cable: ref('slug'),
       adapters: object([], { from: ref('slug'), to: ref('slug') }, { minProperties: 1 }),
-      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200),
+      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200), turned: { const: true }, note: ref('note'),
     }),
     segment: object(['title', 'order'], { title: ref('title'), order: number(-1e9, 1e9), sources: listOf(ref('slug'), 5000) }),
     plan,
     edit,
     transaction: object(['client', 'seq', 'title', 'edits'], {
       client: { type: 'string', pattern: '^[a-z0-9-]{4,40}$' }, seq: whole(1, Number.MAX_SAFE_INTEGER), title: ref('title'),
-      edits: listOf(ref('edit'), 5000, 1), undoes: ref('transactionId'), redoes: ref('transactionId'),
+      edits: listOf(ref('edit'), 5000, 1), who: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,40}$' }, undoes: ref('transactionId'), redoes: ref('transactionId'),
     }),
     transactionId: { type: 'string', pattern: '^[a-z0-9-]{4,40}:[1-9][0-9]{0,15}$' },
   },

@@ -37,6 +37,9 @@ export function checkShape<T>(name: Name, value: unknown, base = ''): Outcome<T>
 const PATTERN_WORDS: readonly (readonly [string, string])[] = [
   [SCHEMA.$defs.slug.pattern, 'an id of 1 to 64 lower-case letters, figures and hyphens, hyphens inside only (and not "constructor")'],
   [SCHEMA.$defs.title.pattern, 'text of 1 to 120 characters without control characters'],
+  [SCHEMA.$defs.note.pattern, 'text of 1 to 400 characters without control characters but line ends'],
+  [SCHEMA.$defs.date.pattern, 'a day written 2026-03-14'],
+  [SCHEMA.$defs.time.pattern, 'a time of day written 09:30'],
   [SCHEMA.$defs.fieldName.pattern, 'a field name of letters, figures and hyphens'],
   ['^builtin/[a-z0-9-]{1,64}@[1-9][0-9]{0,5}$', 'a reference of the form builtin/<id>@<revision>'],
   ['^[A-Z]{3}$', 'a currency code of three capital letters (ISO 4217)'],

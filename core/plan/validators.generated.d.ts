@@ -21,3 +21,4 @@ export const leads: Validator
 export const devices: Validator
 export const links: Validator
 export const segments: Validator
+export const kit: Validator

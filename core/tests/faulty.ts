@@ -1,5 +1,5 @@
 import type { Plan } from '#core/plan'
-import { plan } from './plans'
+import { fmt, plan } from './plans'
 
 const STAGE = 'switcher-4-strict 1080p59.94'
 const MIXED = 'switcher-8-mixed 1080p59.94'
@@ -177,5 +177,132 @@ export const FAULTY: readonly Faulty[] = [
     name: 'two faults in one run', gives: ['L01'],
     plan: plan({ devices: { pc: 'computer 1080p60', main: STAGE }, links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 22' } }),
     offers: ['and set pc to 1080p59.94'], says: ['25\u00A0m'],
+  },
+  {
+    name: 'optical HDMI laid the wrong way round', gives: ['C08'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: { from: { device: 'cam', port: 'hdmi' }, to: { device: 'main', port: 'in-1' }, cable: 'hdmi-optical', routeM: 20, turned: true } } }),
+    offers: ['Turn the cable round'], says: ['Optical HDMI', 'one way only'],
+  },
+  {
+    name: 'five sources at four inputs', gives: ['C09'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', b: 'computer 1080p59.94', c: 'computer 1080p59.94', d: 'camera-box-hdmi 1080p59.94', e: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-multiview 1080p59.94', scr: 'screen' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-2 hdmi-passive 2', c: 'c.hdmi-1 > main.in-3 hdmi-passive 2', d: 'd.hdmi > main.in-4 hdmi-passive 2', m: 'main.out-3 > scr.in hdmi-passive 2' } }),
+    offers: ['Put a feeder before main input 4', 'Use a larger switcher at main', 'Give up e'], says: ['1 of 5 sources'],
+  },
+  {
+    name: 'no input spare for the late guest', gives: ['C10'],
+    plan: plan({ brief: { spareInputs: 1 }, devices: { a: 'computer 1080p59.94', b: 'computer 1080p59.94', c: 'camera-box-hdmi 1080p59.94', d: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-multiview 1080p59.94', scr: 'screen' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-2 hdmi-passive 2', c: 'c.hdmi > main.in-3 hdmi-passive 2', d: 'd.hdmi > main.in-4 hdmi-passive 2', m: 'main.out-3 > scr.in hdmi-passive 2' } }),
+    offers: ['Put a feeder before', 'Use a larger switcher', 'Give up 1 input held free'], says: ['1 input spare', 'none is free'],
+  },
+  {
+    name: 'a third screen at two outputs', gives: ['C11'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, one: 'recorder-hdmi', two: 'screen', three: 'screen' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-1 > one.in hdmi-passive 1', c: 'main.out-2 > two.in hdmi-passive 2' }, wants: { one: 'program', two: 'program', three: 'program' } }),
+    offers: ['Loop it through one', 'Put in HDMI splitter', 'Use a larger switcher at main', 'Give up program at three'], says: ['three should see program', 'taken'],
+  },
+  {
+    name: 'one output for multiview and program', gives: ['C12'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-scaling 1080p50', split: 'splitter-hdmi', op: 'screen', hall: 'projector' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-2 > split.in hdmi-passive 1', c: 'split.out-1 > op.in hdmi-passive 2', d: 'split.out-2 > hall.in hdmi-passive 5' }, wants: { op: 'multiview', hall: 'program' } }),
+    offers: ['Feed it from main output 1'], says: ['main output 2 carries multiview for op', 'hall', 'program'],
+  },
+  {
+    name: 'the multiview shown to the audience', gives: ['O02'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: { model: 'switcher-4-scaling', ports: { 'out-2': { feed: 'multiview' } } }, hall: 'projector' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-2 > hall.in hdmi-passive 5' }, wants: { hall: 'program' } }),
+    offers: ['Point main output 2 at program', 'Feed it from main output 1', 'Give up'], says: ['hall should see program and gets multiview'],
+  },
+  {
+    name: 'a camera where program was asked', gives: ['O02'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94', main: STAGE, hall: 'projector' }, links: { a: 'cam.hdmi > hall.in hdmi-passive 2', b: 'two.hdmi > main.in-1 hdmi-passive 2' }, wants: { hall: 'program' } }),
+    offers: ['Give up program at hall'], says: ['hall should see program and gets cam'],
+  },
+  {
+    name: 'a feeder that sends its preview on', gives: ['C14'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', side: { model: 'switcher-4-strict', standard: fmt('1080p59.94'), ports: { 'out-2': { feed: 'preview' } } }, main: STAGE, proj: 'projector' }, links: { a: 'cam.hdmi > side.in-1 hdmi-passive 2', j: 'side.out-2 > main.in-1 hdmi-passive 1', ...SEEN } }),
+    offers: ['Point side output 2 at program', 'Take it from side output 1'], says: ['side output 2 carries preview', 'main input 1'],
+  },
+  {
+    name: 'a feeder that leads nowhere', gives: ['C14'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94', side: 'switcher-4-strict 1080p59.94', main: STAGE, proj: 'projector' }, links: { a: 'cam.hdmi > side.in-1 hdmi-passive 2', b: 'two.hdmi > main.in-1 hdmi-passive 2', ...SEEN } }),
+    offers: ['Connect its program to main input 2'], says: ['side has pictures'],
+  },
+  {
+    name: 'fewer cameras in the kit than in the plan', gives: ['C15'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'two.hdmi > main.in-2 hdmi-passive 2' }, kit: { boxes: { of: 'model', id: 'camera-box-hdmi', owned: 1 } } }),
+    offers: ['Hire 1 more: 52', 'Buy 1 more: 520'], says: ['2 of Box camera', 'holds 1'],
+  },
+  {
+    name: 'one short lead too few, and a longer one idle', gives: ['C15'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 1', b: 'two.hdmi > main.in-2 hdmi-passive 1' }, kit: { short: { of: 'lead', id: 'hdmi-passive', pieceM: 3, owned: 1 }, long: { of: 'lead', id: 'hdmi-passive', pieceM: 5, owned: 2 } } }),
+    offers: ['Use a 5 m piece that is in the kit', 'Hire 1 more'], says: ['3 m Passive HDMI'],
+  },
+  {
+    name: '2160 asked of a recording of 1080', gives: ['F13'],
+    plan: plan({ devices: { cam: 'camera-hand-hdmi 1080p25', main: 'switcher-4-strict 1080p25', rec: 'recorder-hdmi' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro', b: 'main.out-1 > rec.in hdmi-passive 1' }, wants: { rec: { feed: 'program', asks: { raster: '3840x2160' } } } }),
+    offers: ['Record 2160 lines in the cameras', 'Give up 2160 lines at rec'], says: ['3840x2160', '1920x1080'],
+  },
+  {
+    name: '2160 asked of a screen behind a switcher of 1080', gives: ['F13'],
+    plan: plan({ devices: { cam: 'camera-hand-hdmi 1080p25', main: 'switcher-4-strict 1080p25', scr: 'screen' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro', b: 'main.out-1 > scr.in hdmi-passive 1' }, wants: { scr: { feed: 'program', asks: { raster: '3840x2160' } } } }),
+    offers: ['Use Switcher for 2160 lines', 'Give up'], says: ['2160 lines'],
+  },
+  {
+    name: 'cameras of 59.94 frames under lamps of 50 Hz', gives: ['F14'],
+    // 2 x 50 - 2 x 59.94 = 19.88 beats a second; of whole pulses only 1/100 fits in a frame of 16.7 ms.
+    plan: plan({ brief: { mains: '230v-50hz' }, devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2' } }),
+    offers: ['Set the shutter of cam to 1/100'], says: ['50 Hz', '59.94 frames', '19.9 times'],
+  },
+  {
+    name: 'a stream asked for in 25 frames', gives: ['F15'],
+    plan: plan({ devices: { cam: 'camera-studio-sdi 1080p50', main: 'switcher-8-mixed 1080p50', cap: 'capture-hdmi' }, links: { a: 'cam.sdi > main.in-5 coax-rg6 20', b: 'main.out-4 > cap.in hdmi-passive 1' }, wants: { cap: { feed: 'program', asks: { rate: '25/1' } } } }),
+    offers: ['Set main to 1080p25', 'scaler and rate converter', 'Give up 25 frames/s at cap'], says: ['25 (25/1)', '50 (50/1)'],
+  },
+  {
+    name: 'a feeder in another standard at a scaling input', gives: ['F16'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'laptop 1080p50', side: 'switcher-4-scaling 1080p59.94', main: 'switcher-4-scaling 1080p50', scr: 'screen' }, links: { a: 'cam.hdmi > side.in-1 hdmi-passive 2', b: 'two.hdmi > main.in-1 hdmi-passive 2', j: 'side.out-1 > main.in-2 hdmi-passive 1', c: 'main.out-1 > scr.in hdmi-passive 2' } }),
+    offers: ['Set side to 1080p50'], says: ['side works in 1080p59.94', 'converts every frame'],
+  },
+  {
+    name: 'a network cable across the park', gives: ['L03'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', enc: 'encoder-network', dec: 'decoder-network', main: STAGE }, links: { a: 'cam.hdmi > enc.in hdmi-passive 0', b: 'enc.out > dec.in network-cable 130', c: 'dec.out > main.in-1 hdmi-passive 0' } }),
+    offers: ['PoE network switch', 'Network over fibre'], says: ['150\u00A0m', '100\u00A0m'],
+  },
+  {
+    name: 'three sources and no multiview, with an output free', gives: ['O03'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', b: 'laptop 1080p50', c: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-scaling 1080p59.94' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi > main.in-2 hdmi-passive 2', c: 'c.hdmi > main.in-3 hdmi-passive 2' } }),
+    offers: ['Show the multiview of main output 2 on a screen', 'Put in a multiviewer with 3 splitters'], says: ['3 sources'],
+  },
+  {
+    name: 'three sources at a switcher that makes no multiview', gives: ['O03'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', b: 'computer 1080p59.94', c: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-2 hdmi-passive 2', c: 'c.hdmi > main.in-3 hdmi-passive 2' } }),
+    offers: ['Put in a multiviewer with 3 splitters', 'Use a switcher with a multiview at main'], says: ['3 sources'],
+  },
+  {
+    name: 'a stream that nobody hears', gives: ['A01'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, cap: 'capture-hdmi', mic: 'microphone-radio' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-1 > cap.in hdmi-passive 1' }, wants: { cap: { feed: 'program', sound: true } } }),
+    offers: ['Open the sound of main input 1', 'Connect mic to main Sound in', 'Give up sound at cap'], says: ['main', 'cap will be silent'],
+  },
+  {
+    name: 'sound that the feeder\u2019s link does not open', gives: ['A01'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', mic: 'microphone-radio', side: 'switcher-4-strict 1080p59.94', main: STAGE, cap: 'capture-hdmi' }, links: { a: 'cam.hdmi > side.in-1 hdmi-passive 2', m: 'mic.out > side.sound mini-jack-lead 1', j: 'side.out-1 > main.in-1 hdmi-passive 1', b: 'main.out-1 > cap.in hdmi-passive 1' }, wants: { cap: { feed: 'program', sound: true } } }),
+    offers: ['Open the sound of main input 1'], says: ['main'],
+  },
+  {
+    name: 'a source without sound straight to what should be heard', gives: ['O02', 'A01'],
+    plan: plan({ devices: { pad: 'tablet-drawing 1080p59.94', cap: 'capture-hdmi' }, links: { a: 'pad.hdmi > cap.in hdmi-passive 2 adapter-hdmi-mini' }, wants: { cap: { feed: 'program', sound: true } } }),
+    offers: ['Give up program at cap'], says: ['gets pad'],
+  },
+  {
+    name: 'a microphone at the switcher without delay', gives: ['A08'],
+    // Camera 2 + stage 1.5 frames of 40 ms at 25p = 140 ms; middle of -60..+40 is -10, so 150 ms held back leave -10.
+    plan: plan({ devices: { cam: 'camera-hand-hdmi 1080p25', mic: 'microphone-radio', main: 'switcher-4-strict 1080p25', cap: 'capture-hdmi' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro', m: 'mic.out > main.sound mini-jack-lead 1', b: 'main.out-1 > cap.in hdmi-passive 1' }, wants: { cap: { feed: 'program', sound: true } } }),
+    offers: ['Hold the sound at main back by 150 ms'], says: ['140\u00A0ms', '40\u00A0ms'],
+  },
+  {
+    name: 'three cameras and none of them safe', gives: ['R04'],
+    plan: plan({ devices: { a: 'camera-box-hdmi 1080p59.94', b: { model: 'camera-box-hdmi', shot: 'wide' }, c: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-multiview 1080p59.94', scr: 'screen' }, links: { a: 'a.hdmi > main.in-1 hdmi-passive 2', b: 'b.hdmi > main.in-2 hdmi-passive 2', c: 'c.hdmi > main.in-3 hdmi-passive 2', m: 'main.out-3 > scr.in hdmi-passive 2' } }),
+    offers: ['Make b the safe shot'], says: ['3 cameras'],
+  },
+  {
+    name: 'two manned cameras and a crew of one', gives: ['R06'],
+    plan: plan({ brief: { crew: 1 }, devices: { a: { model: 'camera-box-hdmi', manned: true }, b: { model: 'camera-box-hdmi', manned: true }, main: STAGE }, links: { a: 'a.hdmi > main.in-1 hdmi-passive 2', b: 'b.hdmi > main.in-2 hdmi-passive 2' } }),
+    offers: ['Leave a unmanned', 'Leave b unmanned'], says: ['2 cameras', 'crew is 1'],
   },
 ]

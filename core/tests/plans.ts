@@ -1,6 +1,6 @@
 import { LEADS } from '#core/cable'
 import { MODELS } from '#core/catalog'
-import { emptyPlan, openPlan, type Brief, type Device, type Link, type Plan } from '#core/plan'
+import { emptyPlan, openPlan, type Brief, type Device, type Link, type Plan, type Want } from '#core/plan'
 import { parseFormatLabel, type VideoFormat } from '#core/signal'
 
 /** Reads "1080p59.94"; throws on anything that no standard defines. */
@@ -15,13 +15,15 @@ interface Written {
   devices: Record<string, string | (Partial<Device> & { model: string })>
   /** id: "from.port > to.port cable route" with `adapters`, or a link of its own. */
   links?: Record<string, string | Link>
-  wants?: Record<string, 'program' | 'clean' | 'preview' | 'multiview'>
+  /** What a sink should see, by the sink, with what is asked of it. */
+  wants?: Record<string, Want['feed'] | Omit<Want, 'sink'>>
+  kit?: Plan['kit']
   brief?: Brief
   segments?: Plan['segments']
 }
 
 /** Builds a valid plan from a few words; models and leads come from the catalogue. Throws where it is no valid plan. */
-export function plan({ devices, links = {}, wants = {}, brief = {}, segments = {} }: Written): Plan {
+export function plan({ devices, links = {}, wants = {}, brief = {}, segments = {}, kit = {} }: Written): Plan {
   const models: Record<string, unknown> = {}
   const leads: Record<string, unknown> = {}
   const built: Record<string, Device> = {}
@@ -51,8 +53,8 @@ export function plan({ devices, links = {}, wants = {}, brief = {}, segments = {
     laid[id] = link
   }
   const opened = openPlan({
-    ...emptyPlan('Test plan'), brief, models, leads, devices: built, links: laid, segments,
-    wants: Object.fromEntries(Object.entries(wants).map(([sink, feed]) => [`${sink}-sees`, { sink, feed }])),
+    ...emptyPlan('Test plan'), brief, models, leads, devices: built, links: laid, segments, kit,
+    wants: Object.fromEntries(Object.entries(wants).map(([sink, feed]) => [`${sink}-sees`, typeof feed === 'string' ? { sink, feed } : { sink, ...feed }])),
   })
   if (!opened.ok) throw new Error(`${opened.problem.path}: found ${opened.problem.found}; allowed: ${opened.problem.allowed}`)
   return opened.value

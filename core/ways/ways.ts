@@ -149,7 +149,9 @@ function wayModels(plan: Plan): Shelf[] {
   const rows: [string, Model][] = [...Object.entries(plan.models), ...[...MODELS].filter(([, model]) => !known.has(model.from))]
   return rows.flatMap(([id, row]) => {
     const path = row.paths[0]
-    if (row.role !== 'way' || !path || path.format === 'standard') return []
+    // A radio link is chosen for where the camera goes, not for a length; what takes sound in is no way for a picture alone.
+    const odd = row.kind === 'radio' || Object.values(row.ports).some(({ carries }) => carries === 'sound')
+    if (row.role !== 'way' || odd || !path || path.format === 'standard' || path.format === 'tiles') return []
     const inId = path.from[0]!
     const outId = path.to[0]!
     return [{ id, row, path, inId, outId, input: row.ports[inId]!, output: row.ports[outId]! }]

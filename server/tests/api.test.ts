@@ -51,7 +51,7 @@ describe('shows', () => {
   it('tells the verdict of each plan', async () => {
     const id = await imported()
     const show = (await ask<any[]>(at('/shows'))).body.find(candidate => candidate.id === id)
-    expect(show.plans).toMatchObject([{ id: 'main', revision: 0, verdict: { arrive: 7, wanted: 7, D: 0 } }])
+    expect(show.plans).toMatchObject([{ id: 'main', revision: 0, verdict: { arrive: 8, wanted: 8, D: 0 } }])
   })
 })
 

@@ -1,6 +1,7 @@
 import { isStage, type Node, type Socket, type WireTrace } from '#core/chain'
 import { Draft } from '#core/ways'
 import { text, type Finding } from '../finding'
+import { inputsAreFull } from '../grow'
 import { connectTo, freeInputs, freeSockets, loopsBehind, splitOff } from '../offers'
 import { deviceName, finding, runWith, socketName, stoppedBy, wireAt, type Proposal, type Rule, type Traced } from '../rule'
 
@@ -25,7 +26,8 @@ export const C07: Rule = {
       device: text(deviceName(traced, stop.device)), to: text(wire.to ? wire.to.node.device.name : 'nowhere'),
     }, runWith(traced, wire.id)?.id))
     const wired = new Set([...traced.chain.wires.values()].flatMap(({ from }) => (from ? [from.node.id] : [])))
-    const alone = traced.pictures.flatMap(picture => (picture.of === 'source' && !wired.has(picture.device)
+    const full = inputsAreFull(traced)
+    const alone = full ? [] : traced.pictures.flatMap(picture => (picture.of === 'source' && !wired.has(picture.device)
       ? [finding('C07', 'D', { on: 'device', device: picture.device }, 'unconnected', { device: text(deviceName(traced, picture.device)) })]
       : []))
     return [...loose, ...dead, ...without, ...alone]
@@ -41,7 +43,7 @@ export const C07: Rule = {
   },
 }
 
-const nodeAt = ({ chain }: Traced, { at }: Finding): Node => chain.nodes.get((at as { device: string }).device)!
+export const nodeAt = ({ chain }: Traced, { at }: Finding): Node => chain.nodes.get((at as { device: string }).device)!
 
 /** To a free input of a stage, or, with none left, to a sink that nothing feeds. */
 function openInputs(traced: Traced): Socket[] {

@@ -1,0 +1,76 @@
+import { portsOf } from '#core/catalog'
+import { own, type Opening } from '#core/plan'
+import { isSound, isStage, socketKey, type Chain, type Node, type Socket } from './resolve'
+import { addDelay, delayMs, NO_DELAY, type DelayMs } from './signal'
+import type { Trace } from './trace'
+
+/** Sounds by the device that makes them, each with what delays it so far beside the picture that it travels with. */
+export type Sounds = ReadonlyMap<string, DelayMs>
+
+export interface SoundTrace {
+  /** What arrives at each input, `device/port`, opened or not. */
+  readonly arriving: ReadonlyMap<string, Sounds>
+  /** What each switcher puts beside its program. */
+  readonly mixes: ReadonlyMap<string, Sounds>
+  /** What is heard at each sink. */
+  readonly heard: ReadonlyMap<string, Sounds>
+}
+
+/** How an input of a stage is opened: sound plugs are open unless they are shut, sound beside a picture the other way round. */
+export function openingOf({ node, portId, port }: Socket): Opening {
+  return own(node.device.ports, portId)?.sound ?? (port?.carries === 'sound' ? 'fixed' : 'shut')
+}
+
+/**
+ * Follows sound from every device that makes it, through sound leads and beside the pictures that arrive, to the
+ * sinks. A stage mixes what its open inputs bring and puts it beside every output that carries sound. Sets only grow,
+ * so rings come to rest; linear in links times sounds.
+ */
+export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
+  const arriving = new Map<string, Map<string, DelayMs>>()
+  const mixes = new Map<string, Map<string, DelayMs>>()
+  const heard = new Map<string, Map<string, DelayMs>>()
+  const queue: [Node, string, string, DelayMs][] = []
+
+  for (const node of chain.nodes.values()) {
+    const { role } = node.model
+    if (role !== 'source' && role !== 'sound') continue
+    for (const [portId, port] of portsOf(node.model, 'out')) if (port.sound) queue.push([node, portId, node.id, NO_DELAY])
+  }
+  for (let next = queue.pop(); next; next = queue.pop()) {
+    const [node, portId, origin, delay] = next
+    for (const wire of chain.leaving.get(socketKey(node.id, portId)) ?? []) {
+      if (!wires.get(wire.id)?.arrives || !wire.to) continue
+      enter(wire.to, origin, delay, isSound(wire))
+    }
+  }
+  return { arriving, mixes, heard }
+
+  function enter(to: Socket, origin: string, delay: DelayMs, plug: boolean): void {
+    const { node, portId, port } = to
+    if (!note(arriving, socketKey(node.id, portId), origin, delay)) return
+    if (isStage(node)) {
+      if (!port?.sound || openingOf(to) === 'shut') return
+      const held = own(node.device.ports, portId)?.soundDelayMs ?? 0
+      const mixed = addDelay(delay, { min: held, typ: held, max: held })
+      if (!note(mixes, node.id, origin, mixed)) return
+      for (const [outId, out] of portsOf(node.model, 'out')) if (out.sound) queue.push([node, outId, origin, mixed])
+      return
+    }
+    if (node.model.role === 'sink' && port?.sound) note(heard, node.id, origin, delay)
+    for (const path of node.model.paths) {
+      if (path.format === 'tiles' || path.sound === 'drops' || !path.from.includes(portId)) continue
+      const added = plug ? delayMs(path.delay, { raster: '1920x1080', scan: 'p', rate: '25/1' }) : NO_DELAY
+      for (const outId of path.to) queue.push([node, outId, origin, addDelay(delay, added)])
+    }
+  }
+}
+
+/** Files a sound; false where it is known already: a ring, or a second way, brings nothing new. */
+function note(map: Map<string, Map<string, DelayMs>>, key: string, origin: string, delay: DelayMs): boolean {
+  const there = map.get(key)
+  if (there?.has(origin)) return false
+  if (there) there.set(origin, delay)
+  else map.set(key, new Map([[origin, delay]]))
+  return true
+}

@@ -1,0 +1,139 @@
+import { MODELS, portsOf, type Feed, type Model, type Port } from '#core/catalog'
+import { isStage, socketKey, type Node, type Socket, type Wire } from '#core/chain'
+import { own, type Edit, type LinkEnd, type PortSetting } from '#core/plan'
+import { setsContain } from '#core/signal'
+import { Draft, layWay, shortTitle, waysBetween } from '#core/ways'
+import { freeInputs, freeSockets } from './offers'
+import type { Proposal, Traced } from './rule'
+
+// More inputs, more outputs: a larger switcher in the place of one, or a feeder before it.
+
+/** Sources that are connected to nothing. */
+export function idleSources({ chain, pictures }: Traced): Node[] {
+  const wired = new Set([...chain.wires.values()].flatMap(({ from }) => (from ? [from.node.id] : [])))
+  return pictures.flatMap(picture => (picture.of === 'source' && !wired.has(picture.device) ? [chain.nodes.get(picture.device)!] : []))
+}
+
+/** True when sources wait and no input of any stage is free. */
+export function inputsAreFull(traced: Traced): boolean {
+  return [...traced.chain.nodes.values()].some(isStage) && idleSources(traced).length > 0 && freeInputs(traced).length === 0
+}
+
+const pictureInputs = (model: Model): [string, Port][] => portsOf(model, 'in').filter(([, { carries }]) => carries !== 'sound')
+const pictureOutputs = (model: Model): [string, Port][] => portsOf(model, 'out').filter(([, { carries }]) => carries !== 'sound')
+
+/** Stages in the order of their last use: the last one of a cascade, which most hangs on, comes first. */
+export function stagesOf({ chain }: Traced): Node[] {
+  return [...chain.nodes.values()].filter(isStage).sort((a, b) => a.device.order - b.device.order)
+}
+
+/** Switchers of the catalogue that could take the place of a stage, cables and settings moved over, cheapest first. */
+export function largerStage(traced: Traced, stage: Node, wanted: (model: Model) => boolean): Proposal[] {
+  return [...MODELS].filter(([, row]) => row.role === 'stage' && row.from !== stage.model.from && wanted(row))
+    .sort(([, a], [, b]) => a.minor - b.minor)
+    .flatMap(([id, row]) => {
+      const edits = swapStage(traced, stage, id, row)
+      return edits ? [{ title: `Use a larger switcher at ${stage.device.name}: ${row.title}`.slice(0, 120), edits }] : []
+    }).slice(0, 2)
+}
+
+/** The edits that put another model in a stage's place; undefined where a cable would find no port of its kind. */
+export function swapStage(traced: Traced, stage: Node, id: string, row: Model): Edit[] | undefined {
+  const { chain, plan } = traced
+  if (stage.standard && !setsContain(row.standards ?? [], stage.standard)) return undefined
+  const draft = new Draft(plan)
+  const model = draft.model(id)
+  const moved: [Wire, 'from' | 'to', string][] = []
+  const settings: Record<string, PortSetting> = {}
+  const taken = new Set<string>()
+  for (const dir of ['in', 'out'] as const) {
+    for (const [portId, port] of portsOf(stage.model, dir)) {
+      const wires = (dir === 'in' ? chain.entering : chain.leaving).get(socketKey(stage.id, portId)) ?? []
+      const set = own(stage.device.ports, portId)
+      if (wires.length === 0 && !set) continue
+      const feed: Feed | undefined = dir === 'out' ? set?.feed ?? port.feeds?.[0] : undefined
+      const there = portsOf(row, dir).filter(([other, candidate]) => !taken.has(other) && candidate.carries === port.carries && (wires.length === 0 || candidate.connector === port.connector) && (!feed || candidate.feeds?.includes(feed)))
+      const next = there.find(([other]) => other === portId) ?? there[0]
+      if (!next) {
+        if (wires.length === 0) continue
+        return undefined
+      }
+      taken.add(next[0])
+      for (const wire of wires) if (next[0] !== portId) moved.push([wire, dir === 'in' ? 'to' : 'from', next[0]])
+      const kept = { ...set, ...(feed && feed !== next[1].feeds?.[0] ? { feed } : {}) }
+      if (Object.keys(kept).length) settings[next[0]] = kept
+    }
+  }
+  if (stage.device.ports) draft.set(['devices', stage.id, 'ports'])
+  if (stage.device.mode !== undefined) draft.set(['devices', stage.id, 'mode'])
+  draft.set(['devices', stage.id, 'model'], model)
+  if (stage.standard && !stage.device.standard) draft.set(['devices', stage.id, 'standard'], stage.standard)
+  if (Object.keys(settings).length) draft.set(['devices', stage.id, 'ports'], settings)
+  for (const [wire, end, port] of moved) draft.move(wire.id, end, { device: stage.id, port }, wire.link.adapters?.[end])
+  return draft.edits
+}
+
+/** A small switcher before a stage: one source of the stage moves to it, and its program takes that input. */
+export function feederStage(traced: Traced, stage: Node): Proposal[] {
+  const { chain, plan } = traced
+  const used = pictureInputs(stage.model).flatMap(([portId, port]) => {
+    const wire = chain.entering.get(socketKey(stage.id, portId))?.[0]
+    return wire?.from && wire.from.node.model.role === 'source' ? [{ portId, port, wire }] : []
+  }).reverse()
+  return [...MODELS].filter(([, row]) => row.role === 'stage' && stage.standard && setsContain(row.standards ?? [], stage.standard))
+    .sort(([, a], [, b]) => a.minor - b.minor)
+    .flatMap(([id, row]) => {
+      const program = pictureOutputs(row).find(([, port]) => port.feeds?.[0] === 'program')
+      const give = used.find(({ port, wire }) => program?.[1].carries === port.carries && pictureInputs(row).some(([, input]) => input.carries === wire.to!.port!.carries && input.connector === wire.to!.port!.connector))
+      if (!program || !give) return []
+      const draft = new Draft(plan)
+      const name = `Side ${stagesOf(traced).length}`
+      const order = 1 + Math.max(...stagesOf(traced).map(({ device }) => device.order))
+      const device = draft.device({ model: draft.model(id), name, order, standard: stage.standard! })
+      const input = pictureInputs(row).find(([, port]) => port.carries === give.wire.to!.port!.carries)![0]
+      const node: Node = { id: device, device: { model: id, name, order, standard: stage.standard! }, model: row, standard: stage.standard }
+      const signal = { format: stage.standard!, coding: program[1].coding!, origin: { device, port: program[0] }, setBy: { device, port: program[0] }, delay: { min: 0, typ: 0, max: 0 } }
+      const way = waysBetween(plan, { port: program[1], signal }, { node: stage, portId: give.portId, port: give.port }, {})[0]
+      if (!way || accepted(node, input) === undefined) return []
+      draft.move(give.wire.id, 'to', { device, port: input }, give.wire.link.adapters?.to)
+      layWay(draft, way, { device, port: program[0] }, { device: stage.id, port: give.portId }, name)
+      return [{ title: `Put a feeder before ${stage.device.name} input ${give.port.number ?? give.portId}: ${shortTitle(row.title)}`.slice(0, 120), edits: draft.edits }]
+    }).slice(0, 2)
+}
+
+const accepted = (node: Node, portId: string): Port | undefined => own(node.model.ports, portId)
+
+/** More free inputs than before, by a feeder or a larger switcher. */
+export function moreInputs(traced: Traced): Proposal[] {
+  return stagesOf(traced).slice(0, 2).flatMap(stage => [
+    ...feederStage(traced, stage).slice(0, 1),
+    ...largerStage(traced, stage, row => pictureInputs(row).length > pictureInputs(stage.model).length).slice(0, 1),
+  ])
+}
+
+/** A larger switcher with more outputs that carry a feed. */
+export function moreOutputs(traced: Traced, feed: Feed): Proposal[] {
+  const able = (model: Model) => pictureOutputs(model).filter(([, port]) => port.feeds?.includes(feed)).length
+  return stagesOf(traced).flatMap(stage => largerStage(traced, stage, row => able(row) > able(stage.model)).slice(0, 1))
+}
+
+/** Adds a device with one picture or sound input and lays a way to it. */
+export function addSink(traced: Traced, from: Socket, modelId: string, name: string, feed: Feed): Edit[] | undefined {
+  const row = MODELS.get(modelId)!
+  const draft = new Draft(traced.plan)
+  const order = 1 + Math.max(0, ...Object.values(traced.plan.devices).map(device => device.order))
+  const device = draft.device({ model: draft.model(modelId), name, order })
+  const [inId, input] = portsOf(row, 'in')[0]!
+  const node: Node = { id: device, device: { model: modelId, name, order }, model: row, standard: undefined }
+  if (from.port?.feeds && (own(from.node.device.ports, from.portId)?.feed ?? from.port.feeds[0]) !== feed) draft.set(['devices', from.node.id, 'ports', from.portId, 'feed'], feed)
+  const format = from.node.standard
+  if (!from.port?.coding || !format) return undefined
+  const end: LinkEnd = { device: from.node.id, port: from.portId }
+  const way = waysBetween(traced.plan, { port: from.port, signal: { format, coding: from.port.coding, origin: end, setBy: end, feed, delay: { min: 0, typ: 0, max: 0 } } }, { node, portId: inId, port: input }, {})[0]
+  if (!way) return undefined
+  layWay(draft, way, end, { device, port: inId }, name)
+  draft.edits.push({ do: 'add', collection: 'wants', id: `${device}-sees`.slice(0, 64), value: { sink: device, feed } })
+  return draft.edits
+}
+
+export const freePictureOutputs = (traced: Traced, stage: Node): Socket[] => freeSockets(traced, stage, 'out').filter(({ port }) => port?.carries !== 'sound')

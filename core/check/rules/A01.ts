@@ -1,0 +1,36 @@
+import { text, type Finding } from '../finding'
+import { runsTo } from '../feeding'
+import { finding, type Rule, type Traced } from '../rule'
+import { bringSound, embed, heardFrom } from '../sound'
+import { Draft } from '#core/ways'
+
+export const A01: Rule = {
+  id: 'A01',
+  about: 'No sound path reaches a deliverable that is to be heard.',
+  says: {
+    silent: 'No sound is open at {stage}, so {sinks} will be silent.',
+    lost: '{sink} is to be heard, and no sound gets there with its picture.',
+  },
+  find: traced => [...heardFrom(traced)].flatMap(([stage, wants]): Finding[] => {
+    const mute = wants.filter(([, { sink }]) => !traced.sound.heard.get(sink)?.size)
+    if (mute.length === 0) return []
+    const run = runsTo(traced, mute[0]![1].sink)[0]?.id
+    const names = mute.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name).join(' and ')
+    if (stage && !traced.sound.mixes.get(stage.id)?.size) return [finding('A01', 'D', { on: 'device', device: stage.id }, 'silent', { stage: text(stage.device.name), sinks: text(names) }, run)]
+    return mute.map(([want, { sink }]) => finding('A01', 'D', { on: 'sink', want, device: sink }, 'lost', { sink: text(traced.chain.nodes.get(sink)!.device.name) }, runsTo(traced, sink)[0]?.id))
+  }),
+  remedies: (traced, { at }) => {
+    if (at.on === 'device') return [...bringSound(traced, traced.chain.nodes.get(at.device)!), ...giveUpAll(traced, at.device)]
+    if (at.on !== 'sink') return []
+    const draft = new Draft(traced.plan)
+    draft.set(['wants', at.want, 'sound'])
+    return [...embed(traced, at.device), { title: `Give up sound at ${traced.chain.nodes.get(at.device)!.device.name}`, edits: draft.edits, givesUp: true }]
+  },
+}
+
+function giveUpAll(traced: Traced, device: string) {
+  const wants = [...heardFrom(traced)].flatMap(([stage, found]) => (stage?.id === device ? found : []))
+  const draft = new Draft(traced.plan)
+  for (const [id] of wants) draft.set(['wants', id, 'sound'])
+  return [{ title: `Give up sound at ${wants.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name).join(' and ')}`.slice(0, 120), edits: draft.edits, givesUp: true as const }]
+}

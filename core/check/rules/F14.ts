@@ -1,0 +1,76 @@
+import { isCamera } from '#core/catalog'
+import type { Node } from '#core/chain'
+import { framesPerSecond, mainsOf } from '#core/signal'
+import { Draft } from '#core/ways'
+import { count, text } from '../finding'
+import { stagesOf } from '../grow'
+import { otherStandards, signalAt } from '../offers'
+import { finding, ghost, type Rule, type Traced } from '../rule'
+import { figure } from '../words'
+
+export const F14: Rule = {
+  id: 'F14',
+  about: 'Frame rate and shutter against the mains: lamps flicker.',
+  says: { beats: 'Lamps on {hz} Hz mains pulse {pulses} times a second; {cameras} ({names}) at {rate} frames/s with {shutter} see them beat {beat} times a second.' },
+  find: (traced) => {
+    const { mains } = traced.plan.brief
+    const cameras = mains ? beating(traced, mainsOf(mains).hz) : []
+    const [first] = cameras
+    if (!mains || !first) return []
+    const { hz } = mainsOf(mains)
+    return [ghost('Lamps and shutter', finding('F14', 'Q', { on: 'show' }, 'beats', {
+      hz: count(hz), pulses: count(2 * hz), cameras: text(cameras.length === 1 ? 'a camera' : `${cameras.length} cameras`), names: text(names(cameras)),
+      rate: text(figure(first.fps, 2)), shutter: text(first.node.device.shutter === undefined ? 'the shutter left as it is' : `a shutter of 1/${first.node.device.shutter}`), beat: text(figure(first.beat, 1)),
+    }))]
+  },
+  remedies: (traced) => {
+    const { mains } = traced.plan.brief
+    if (!mains) return []
+    const { hz } = mainsOf(mains)
+    const cameras = beating(traced, hz)
+    const draft = new Draft(traced.plan)
+    for (const { node, fps } of cameras) draft.set(['devices', node.id, 'shutter'], safeShutter(hz, fps))
+    const shutters = [...new Set(cameras.map(({ fps }) => `1/${safeShutter(hz, fps)}`))]
+    return [
+      { title: `Set the shutter of ${names(cameras)} to ${shutters.join(' or ')}`.slice(0, 120), edits: draft.edits },
+      ...stagesOf(traced).slice(0, 1).flatMap(stage => otherStandards(traced, stage.id, { only: ({ rate }) => beatOf(hz, framesPerSecond(rate)) <= SLOW })),
+    ]
+  },
+}
+
+/** Beats slower than this drift by unseen: 59.94 frames at 60 Hz beat 0.12 times a second. */
+const SLOW = 0.5
+
+const names = (cameras: readonly Beating[]): string => (cameras.length > 3 ? `${cameras.slice(0, 2).map(({ node }) => node.device.name).join(', ')} and ${cameras.length - 2} more` : cameras.map(({ node }) => node.device.name).join(', '))
+
+interface Beating {
+  readonly node: Node
+  readonly fps: number
+  readonly beat: number
+}
+
+/** Beats per second between lamps that pulse at twice the mains and a picture rate: |2 hz - k fps|, k the nearest whole. */
+export function beatOf(hz: number, fps: number): number {
+  return Math.abs(2 * hz - Math.max(1, Math.round((2 * hz) / fps)) * fps)
+}
+
+/** The longest exposure 1/n s that spans whole pulses and is no longer than a picture: k / (2 hz) <= 1 / fps. */
+export function safeShutter(hz: number, fps: number): number {
+  const pulses = Math.max(1, Math.floor((2 * hz) / fps + 1e-9))
+  for (let k = pulses; k > 1; k--) if ((2 * hz) % k === 0) return (2 * hz) / k
+  return 2 * hz
+}
+
+/** An exposure of 1/n s that spans a whole number of lamp pulses sees them all alike. */
+const isSafe = (hz: number, shutter: number): boolean => shutter <= 2 * hz && (2 * hz) % shutter === 0
+
+function beating(traced: Traced, hz: number): Beating[] {
+  return [...traced.chain.nodes.values()].filter(({ model }) => isCamera(model)).flatMap((node) => {
+    const [portId, port] = Object.entries(node.model.ports).find(([, candidate]) => candidate.dir === 'out' && candidate.carries !== 'sound') ?? []
+    const signal = portId === undefined ? undefined : signalAt(traced, { node, portId, port })
+    if (!signal) return []
+    const fps = framesPerSecond(signal.format.rate) * (signal.format.scan === 'i' ? 2 : 1)
+    const beat = beatOf(hz, fps)
+    return beat <= SLOW || (node.device.shutter !== undefined && isSafe(hz, node.device.shutter)) ? [] : [{ node, fps, beat }]
+  })
+}

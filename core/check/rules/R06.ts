@@ -1,0 +1,26 @@
+import { isCamera } from '#core/catalog'
+import { Draft } from '#core/ways'
+import { count } from '../finding'
+import { finding, ghost, type Rule, type Traced } from '../rule'
+
+export const R06: Rule = {
+  id: 'R06',
+  about: 'More manned cameras than crew.',
+  says: { few: '{manned} cameras need somebody at them, and the crew is {crew}: a camera stands alone or a shot is lost.' },
+  find: (traced) => {
+    const { crew } = traced.plan.brief
+    const cameras = manned(traced)
+    return crew === undefined || cameras.length <= crew ? [] : [ghost('Crew', finding('R06', 'R', { on: 'show' }, 'few', { manned: count(cameras.length), crew: count(crew) }))]
+  },
+  remedies: (traced) => {
+    const cameras = manned(traced)
+    const over = cameras.length - (traced.plan.brief.crew ?? 0)
+    return cameras.map((_, i) => [...cameras.slice(i), ...cameras.slice(0, i)].slice(0, over)).slice(0, 4).map((chosen) => {
+      const draft = new Draft(traced.plan)
+      for (const { id } of chosen) draft.set(['devices', id, 'manned'])
+      return { title: `Leave ${chosen.map(({ device }) => device.name).join(' and ')} unmanned`.slice(0, 120), edits: draft.edits }
+    })
+  },
+}
+
+const manned = ({ chain, segment }: Traced) => [...chain.nodes.values()].filter(({ id, device, model }) => isCamera(model) && device.manned && (!segment?.sources || segment.sources.includes(id)))

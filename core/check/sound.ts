@@ -1,0 +1,108 @@
+import type { CableModel } from '#core/cable'
+import { isCamera, MODELS, portsOf } from '#core/catalog'
+import { delayMs, isStage, type DelayMs, type Node, type Socket } from '#core/chain'
+import type { Want } from '#core/plan'
+import { adaptersFor, allLeads, Draft } from '#core/ways'
+import { feedOf, runsTo } from './feeding'
+import { freeSockets } from './offers'
+import type { Proposal, Traced } from './rule'
+
+// What is heard: wants with sound, the switchers that mix it, and the leads that could bring it.
+
+/** The stage whose program each want with sound sees, by the stage; wants fed by a source alone stand under undefined. */
+export function heardFrom(traced: Traced): Map<Node | undefined, [string, Want][]> {
+  const byStage = new Map<Node | undefined, [string, Want][]>()
+  for (const [id, want] of Object.entries(traced.plan.wants)) {
+    if (!want.sound) continue
+    const run = runsTo(traced, want.sink).find(({ lit }) => lit)
+    // A sink that is dark is told as that.
+    if (!run?.origin) continue
+    const node = traced.chain.nodes.get(run.origin.device)!
+    const stage = isStage(node) && feedOf(traced, run) !== undefined ? node : undefined
+    byStage.set(stage, [...byStage.get(stage) ?? [], [id, want]])
+  }
+  return byStage
+}
+
+/** The first lead on sale that joins two plugs for sound, with adapters where it needs them. */
+export function soundLead(traced: Traced, out: Socket, input: Socket): { readonly lead: string, readonly cable: CableModel } | undefined {
+  if (!out.port || !input.port) return undefined
+  for (const [lead, cable] of allLeads(traced.plan)) {
+    if (cable.kind === 'cable' && cable.carries === 'sound' && adaptersFor(allLeads(traced.plan), out.port, cable, input.port)) return { lead, cable }
+  }
+  return undefined
+}
+
+/** Plugs for sound that nothing uses, of the devices that make it. */
+function idleSounds(traced: Traced): Socket[] {
+  return [...traced.chain.nodes.values()].filter(({ model }) => model.role === 'sound').flatMap(node => freeSockets(traced, node, 'out').filter(({ port }) => port?.sound))
+}
+
+/** Opens an input where sound arrives, or brings sound to one. */
+export function bringSound(traced: Traced, stage: Node): Proposal[] {
+  const { plan, sound } = traced
+  const shut = portsOf(stage.model, 'in').flatMap(([portId, port]): Proposal[] => {
+    if (!port.sound || !sound.arriving.has(`${stage.id}/${portId}`)) return []
+    const draft = new Draft(plan)
+    draft.set(['devices', stage.id, 'ports', portId, 'sound'], 'fixed')
+    return [{ title: `Open the sound of ${stage.device.name} ${port.carries === 'sound' ? port.title : `input ${port.number ?? portId}`}`, edits: draft.edits }]
+  })
+  const plugs = freeSockets(traced, stage, 'in').filter(({ port }) => port?.carries === 'sound')
+  const lay = (draft: Draft, from: Socket, to: Socket, device = from.node.id): boolean => {
+    const found = soundLead(traced, from, to)
+    if (!found) return false
+    draft.connect({ from: { device, port: from.portId }, to: { device: stage.id, port: to.portId }, cable: draft.lead(found.lead) })
+    if (stage.device.ports?.[to.portId]?.sound === 'shut') draft.set(['devices', stage.id, 'ports', to.portId, 'sound'])
+    return true
+  }
+  const idle = idleSounds(traced).flatMap(from => plugs.flatMap((to) => {
+    const draft = new Draft(plan)
+    return lay(draft, from, to) ? [{ title: `Connect ${from.node.device.name} to ${stage.device.name} ${to.port!.title}`, edits: draft.edits }] : []
+  }).slice(0, 1))
+  const fresh = [...MODELS].filter(([, row]) => row.kind === 'microphone').flatMap(([id, row]) => plugs.slice(0, 2).flatMap((to) => {
+    const [portId, port] = portsOf(row, 'out')[0]!
+    const draft = new Draft(plan)
+    const name = row.title.split(',')[0]!
+    const device = draft.device({ model: draft.model(id), name, order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+    const from: Socket = { node: { id: device, device: { model: id, name, order: 0 }, model: row, standard: undefined }, portId, port }
+    return lay(draft, from, to) ? [{ title: `Add ${name} at ${stage.device.name} ${to.port!.title}`, edits: draft.edits }] : []
+  }).slice(0, 1))
+  return [...shut, ...idle, ...fresh]
+}
+
+/** Typical delay of each camera's picture at a stage's outputs, ms, through feeders too. */
+export function cameraDelays(traced: Traced, stage: Node, path: ReadonlySet<string> = new Set()): number[] {
+  const { chain, runs } = traced
+  return runs.filter(run => run.lit && !run.sound && run.end?.device === stage.id).flatMap((run) => {
+    const signal = run.links.at(-1)!.signal!
+    const origin = chain.nodes.get(run.origin!.device)!
+    const mine = delayMs(stage.model.ports[run.end!.port]!.delay, stage.standard!).typ + delayMs(stage.model.paths.find(({ format }) => format === 'standard')!.delay, stage.standard!).typ
+    if (isStage(origin)) {
+      if (path.has(origin.id)) return []
+      const counted = delayMs(origin.model.paths.find(({ format }) => format === 'standard')!.delay, origin.standard!).typ
+      return cameraDelays(traced, origin, new Set([...path, stage.id])).map(before => before - counted + signal.delay.typ + mine)
+    }
+    return isCamera(origin.model) ? [signal.delay.typ + mine] : []
+  })
+}
+
+/** Sounds that enter a stage by plugs of their own, with what holds them back. */
+export function pluggedSounds({ chain, sound }: Traced, stage: Node): DelayMs[] {
+  return [...sound.mixes.get(stage.id) ?? []].filter(([device]) => chain.nodes.get(device)!.model.role === 'sound').map(([, delay]) => delay)
+}
+
+/** Puts a microphone beside the picture right before a sink, by an embedder. */
+export function embed(traced: Traced, sink: string): Proposal[] {
+  const { plan } = traced
+  const last = runsTo(traced, sink).find(({ lit }) => lit)?.links.at(-1)
+  const out = last?.wire.to
+  if (!last || out?.port?.carries !== 'hdmi' || !out.port.sound) return []
+  const draft = new Draft(plan)
+  const order = 1 + Math.max(0, ...Object.values(plan.devices).map(device => device.order))
+  const box = draft.device({ model: draft.model('embedder-hdmi'), name: `Sound embedder, ${out.node.device.name}`.slice(0, 120), order: 0 })
+  const mic = draft.device({ model: draft.model('microphone-radio'), name: 'Radio microphone', order })
+  draft.move(last.wire.id, 'to', { device: box, port: 'in' }, last.wire.link.adapters?.to)
+  draft.connect({ from: { device: box, port: 'out' }, to: last.wire.link.to!, cable: draft.lead('hdmi-passive'), pieces: [1] })
+  draft.connect({ from: { device: mic, port: 'out' }, to: { device: box, port: 'sound' }, cable: draft.lead('mini-jack-lead'), pieces: [1.5] })
+  return [{ title: `Put in a sound embedder with a radio microphone before ${out.node.device.name}`.slice(0, 120), edits: draft.edits }]
+}
