@@ -14,7 +14,7 @@ const demo = (name: string): Plan => {
 const grave = ({ findings }: ReturnType<typeof check>) => findings.filter(({ severity }) => severity !== 'N').map(({ id }) => id)
 
 describe('clean plans', () => {
-  it.each(Object.entries({ ...CLEAN, 'Kiln Night': demo('kiln-night') }))('%s raises nothing', (_, clean) => {
+  it.each(Object.entries({ ...CLEAN, 'Kiln Night': demo('kiln-night'), 'Harbour Robotics Cup': demo('harbour-robotics-cup') }))('%s raises nothing', (_, clean) => {
     const checked = check(clean)
     expect(checked.findings.filter(({ severity }) => severity !== 'N').map(finding => say(finding))).toEqual([])
     expect(checked.verdict.arrive).toBe(checked.verdict.wanted)
@@ -73,7 +73,7 @@ function keepsDemands(before: Plan, after: Plan, givesUp: boolean): void {
 }
 
 describe('remedies keep their word', () => {
-  const plans: [string, Plan][] = [...FAULTY.map(({ name, plan: faulty }): [string, Plan] => [name, faulty]), ['Kiln Night draft', demo('kiln-night-draft')]]
+  const plans: [string, Plan][] = [...FAULTY.map(({ name, plan: faulty }): [string, Plan] => [name, faulty]), ['Kiln Night draft', demo('kiln-night-draft')], ['Harbour Robotics Cup draft', demo('harbour-robotics-cup-draft')]]
   it.each(plans)('%s', (_, faulty) => {
     const checked = check(faulty)
     let offered = 0
@@ -114,6 +114,37 @@ describe('remedies keep their word', () => {
       draft = applied.value.plan
     }
     expect(check(draft).verdict).toEqual<Verdict>({ arrive: 8, wanted: 8, H: 0, D: 0, R: 0, Q: 0, N: 0 })
+  })
+})
+
+describe('Harbour Robotics Cup', () => {
+  const draft = demo('harbour-robotics-cup-draft')
+  /** Rows of the catalogue that nothing uses say nothing about the show. */
+  const used = (written: Plan): string => {
+    const leads = new Set(Object.values(written.links).flatMap(({ cable, adapters }) => [cable, adapters?.from, adapters?.to]))
+    return canonicalPlan({ ...written, leads: Object.fromEntries(Object.entries(written.leads).filter(([id]) => leads.has(id))) })
+  }
+  const mended: [finding: string, remedy: string][] = [
+    ['F01:link/referee-run/to', 'Set Remote referee to 1080p50'], ['C01:link/tablet-run/cable', 'Take 5 m Passive HDMI with adapter'], ['C04:link/south-main/to', 'Move it to Main input 3'],
+    ['C06:link/pit-iso/to', 'Use Isolated recorder SDI in 4'], ['C08:link/hall-east-end/cable', 'Turn the cable round'], ['C14:link/side-link/from', 'Point Side output 2 at program'],
+    ['L02:link/wide-run/cable', 'Take 75 m RG-6 size coax'], ['O02:sink/overflow-sees', 'Point Main output 2 at clean'], ['A01:device/main', 'Open all 2 sound inputs of Main'],
+    ['C15:kit/repeater-sdi', 'Hire 1 more: 9\u00A0EUR'], ['L01:link/clips-run/cable', 'Take 15 m Active HDMI'], ['R04:show', 'Make Wide, gallery the safe shot'],
+  ]
+  it('has in its draft twelve faults of twelve kinds, told at once', () => {
+    expect(check(draft).findings.map(({ key }) => key).sort()).toEqual(mended.map(([key]) => key).sort())
+  })
+  it('is clean again, and the very plan, when each is mended by a remedy that is offered', () => {
+    let plan = draft
+    for (const [key, title] of mended) {
+      const checked = check(plan)
+      const remedy = remediesOf(checked, checked.findings.find(finding => finding.key === key)!).find(offer => offer.title === title)
+      expect(remedy, `${key}: ${title}`).toBeDefined()
+      const applied = applyEdits(plan, remedy!.edits)
+      if (!applied.ok) throw new Error(applied.problem.path)
+      plan = applied.value.plan
+    }
+    expect(check(plan).verdict).toMatchObject({ arrive: 21, wanted: 21, H: 0, D: 0, R: 0, Q: 0 })
+    expect(used(plan)).toBe(used(demo('harbour-robotics-cup')))
   })
 })
 

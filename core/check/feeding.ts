@@ -1,7 +1,7 @@
 import type { Feed } from '#core/catalog'
 import { isStage, type Run, type Socket, type WireTrace } from '#core/chain'
 import { own, type Want } from '#core/plan'
-import { Draft } from '#core/ways'
+import { Draft, type Span } from '#core/ways'
 import type { Finding } from './finding'
 import { connectTo, freeOutputs, freeSockets, loopsBehind, signalAt, splitOff } from './offers'
 import type { Proposal, Traced } from './rule'
@@ -40,8 +40,8 @@ export function feedSink(traced: Traced, { at }: Pick<Finding, 'at'>): Proposal[
 }
 
 /** The same for inputs that are, or will be, free. */
-export function feedInto(traced: Traced, feed: Feed, inputs: readonly Socket[]): Proposal[] {
-  const free = freeOutputs(traced, feed).flatMap(output => connectTo(traced, output, inputs, 'Connect to').slice(0, 1).map(({ title, edits }) => {
+export function feedInto(traced: Traced, feed: Feed, inputs: readonly Socket[], span: Span = {}): Proposal[] {
+  const free = freeOutputs(traced, feed).flatMap(output => connectTo(traced, output, inputs, 'Connect to', span).slice(0, 1).map(({ title, edits }) => {
     const draft = new Draft(traced.plan)
     const pointed = own(output.node.device.ports, output.portId)?.feed ?? output.port!.feeds![0]
     if (pointed !== feed) draft.set(['devices', output.node.id, 'ports', output.portId, 'feed'], feed)

@@ -5,6 +5,7 @@ import { own, type LinkEnd } from '#core/plan'
 import { formatLabel, listFormats, rate, RATE_TEXTS, sameFormat, setsContain, type VideoFormat } from '#core/signal'
 import { Draft, layWay, shortTitle, waysBetween, wayTitle, type Span, type Way } from '#core/ways'
 import { socketName, type Proposal, type Traced } from './rule'
+import { listWords } from './words'
 
 // What rules offer, each as proposals that are tried before they are shown. Builders may propose too much; a proposal
 // that does not keep its word is dropped by `remediesOf`.
@@ -112,11 +113,11 @@ export function otherStandards(traced: Traced, stageId: string, { only, first }:
       }
       setStage(stage)
       if (!follows) return []
-      return [{ title: `Set ${stage.device.name} to ${formatLabel(format)}${changed.length ? `, and with it ${listWords([...new Set(changed)])}` : ''}`.slice(0, 120), edits: draft.edits, alone: true as const }]
+      return [{ title: `Set ${stage.device.name} to ${formatLabel(format)}${changed.length ? `, and with it ${fewWords([...new Set(changed)])}` : ''}`.slice(0, 120), edits: draft.edits, alone: true as const }]
     })
 }
 
-const listWords = (names: readonly string[]): string => (names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]!)
+const fewWords = (names: readonly string[]): string => listWords(names.length > 3 ? [...names.slice(0, 2), `${names.length - 2} more`] : names)
 
 /** The sockets of a device in one direction that no link uses. */
 export function freeSockets({ chain }: Traced, node: Node, dir: 'in' | 'out'): Socket[] {
@@ -155,7 +156,7 @@ export function freeInputs(traced: Traced, prefer?: string): Socket[] {
 }
 
 /** Lays the cheapest way from an output to each of the inputs; the format is set where that makes it fit. */
-export function connectTo(traced: Traced, from: Socket, inputs: readonly Socket[], verb: string): Proposal[] {
+export function connectTo(traced: Traced, from: Socket, inputs: readonly Socket[], verb: string, span: Span = {}): Proposal[] {
   const { plan, chain } = traced
   const now = from.port && signalAt(traced, from)
   if (!now || !from.port) return []
@@ -167,7 +168,7 @@ export function connectTo(traced: Traced, from: Socket, inputs: readonly Socket[
     const owner = from.node.device.name
     const end: LinkEnd = { device: from.node.id, port: from.portId }
     const lay = (signal: Signal, set?: VideoFormat) => {
-      const way = waysBetween(plan, { port: from.port!, signal }, target, {})[0]
+      const way = waysBetween(plan, { port: from.port!, signal }, target, span)[0]
       if (!way) return
       const draft = new Draft(plan)
       if (set && !setFormat(draft, from.node, from.portId, set)) return

@@ -41,11 +41,16 @@ function idleSounds(traced: Traced): Socket[] {
 /** Opens an input where sound arrives, or brings sound to one. */
 export function bringSound(traced: Traced, stage: Node): Proposal[] {
   const { plan, sound } = traced
-  const shut = portsOf(stage.model, 'in').flatMap(([portId, port]): Proposal[] => {
-    if (!port.sound || !sound.arriving.has(`${stage.id}/${portId}`)) return []
+  const brings = portsOf(stage.model, 'in').filter(([portId, port]) => port.sound && sound.arriving.has(`${stage.id}/${portId}`))
+    .sort(([, a], [, b]) => Number(b.carries === 'sound') - Number(a.carries === 'sound'))
+  const wired = brings.filter(([, { carries }]) => carries === 'sound')
+  const all = new Draft(plan)
+  for (const [portId] of wired) all.set(['devices', stage.id, 'ports', portId, 'sound'], 'fixed')
+  const every: Proposal[] = wired.length > 1 ? [{ title: `Open all ${wired.length} sound inputs of ${stage.device.name}`, edits: all.edits }] : []
+  const shut = brings.map(([portId, port]): Proposal => {
     const draft = new Draft(plan)
     draft.set(['devices', stage.id, 'ports', portId, 'sound'], 'fixed')
-    return [{ title: `Open the sound of ${stage.device.name} ${port.carries === 'sound' ? port.title : `input ${port.number ?? portId}`}`, edits: draft.edits }]
+    return { title: `Open the sound of ${stage.device.name} ${port.carries === 'sound' ? port.title : `input ${port.number ?? portId}`}`, edits: draft.edits }
   })
   const plugs = freeSockets(traced, stage, 'in').filter(({ port }) => port?.carries === 'sound')
   const lay = (draft: Draft, from: Socket, to: Socket, device = from.node.id): boolean => {
@@ -67,7 +72,7 @@ export function bringSound(traced: Traced, stage: Node): Proposal[] {
     const from: Socket = { node: { id: device, device: { model: id, name, order: 0 }, model: row, standard: undefined }, portId, port }
     return lay(draft, from, to) ? [{ title: `Add ${name} at ${stage.device.name} ${to.port!.title}`, edits: draft.edits }] : []
   }).slice(0, 1))
-  return [...shut, ...idle, ...fresh]
+  return [...every, ...shut, ...idle, ...fresh]
 }
 
 /** Typical delay of each camera's picture at a stage's outputs, ms, through feeders too. */

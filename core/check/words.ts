@@ -31,7 +31,8 @@ export function msText(ms: number): string {
 
 /** Money of minor units with its code: "38.50 EUR"; whole amounts without decimals. */
 export function moneyText(minor: number, currency: string): string {
-  return `${figure(minor / 100, minor % 100 === 0 ? 0 : 2)}${SPACE}${currency}`
+  const amount = minor % 100 === 0 ? String(Math.abs(minor) / 100) : (Math.abs(minor) / 100).toFixed(2)
+  return `${minor < 0 ? '\u2212' : ''}${amount}${SPACE}${currency}`
 }
 
 export function quantityText(quantity: Quantity, units: Units): string {
@@ -46,6 +47,11 @@ export function quantityText(quantity: Quantity, units: Units): string {
     case 'count': return figure(quantity.count, 0)
     case 'share': return `${figure(quantity.share * 100, 0)}${SPACE}%`
   }
+}
+
+/** "A", "A and B", "A, B and C". */
+export function listWords(names: readonly string[]): string {
+  return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0] ?? ''
 }
 
 /** Puts quantities into a sentence: `{name}` stands for the quantity of that name. */

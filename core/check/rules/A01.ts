@@ -2,6 +2,7 @@ import { text, type Finding } from '../finding'
 import { runsTo } from '../feeding'
 import { finding, type Rule, type Traced } from '../rule'
 import { bringSound, embed, heardFrom } from '../sound'
+import { listWords } from '../words'
 import { Draft } from '#core/ways'
 
 export const A01: Rule = {
@@ -15,7 +16,7 @@ export const A01: Rule = {
     const mute = wants.filter(([, { sink }]) => !traced.sound.heard.get(sink)?.size)
     if (mute.length === 0) return []
     const run = runsTo(traced, mute[0]![1].sink)[0]?.id
-    const names = mute.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name).join(' and ')
+    const names = listWords(mute.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name))
     if (stage && !traced.sound.mixes.get(stage.id)?.size) return [finding('A01', 'D', { on: 'device', device: stage.id }, 'silent', { stage: text(stage.device.name), sinks: text(names) }, run)]
     return mute.map(([want, { sink }]) => finding('A01', 'D', { on: 'sink', want, device: sink }, 'lost', { sink: text(traced.chain.nodes.get(sink)!.device.name) }, runsTo(traced, sink)[0]?.id))
   }),
@@ -32,5 +33,5 @@ function giveUpAll(traced: Traced, device: string) {
   const wants = [...heardFrom(traced)].flatMap(([stage, found]) => (stage?.id === device ? found : []))
   const draft = new Draft(traced.plan)
   for (const [id] of wants) draft.set(['wants', id, 'sound'])
-  return [{ title: `Give up sound at ${wants.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name).join(' and ')}`.slice(0, 120), edits: draft.edits, givesUp: true as const }]
+  return [{ title: `Give up sound at ${listWords(wants.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name))}`.slice(0, 120), edits: draft.edits, givesUp: true as const }]
 }

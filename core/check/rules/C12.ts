@@ -23,7 +23,9 @@ export function otherOutput(traced: Traced, { at }: { at: Place }): Proposal[] {
   const { edits, without } = removeRun(traced, run)
   const node = without.chain.nodes.get(want.sink)!
   const port = own(node.model.ports, run.end!.port)
-  return feedInto(without, want.feed, [{ node, portId: run.end!.port, port }]).map(offer => ({ ...offer, edits: [...edits, ...offer.edits] }))
+  // The way stays as long as it was measured.
+  const routeM = run.links.find(({ wire }) => wire.link.routeM !== undefined && edits.some(edit => edit.do === 'disconnect' && edit.id === wire.id))?.wire.link.routeM
+  return feedInto(without, want.feed, [{ node, portId: run.end!.port, port }], routeM === undefined ? {} : { routeM }).map(offer => ({ ...offer, edits: [...edits, ...offer.edits] }))
 }
 
 /** Sinks that get another picture than they should, and who else rightly hangs on that output. */
