@@ -1,13 +1,17 @@
 import { readFileSync } from 'node:fs'
-import { check, isClean, remediesOf, say, type Checked, type Quantity } from '#core/check'
+import { CATALOGUE_CURRENCY } from '#core/catalog'
+import { check, isClean, moneyText, msText, remediesOf, say, type Checked, type Quantity } from '#core/check'
 import { applyEdits, canonicalText, openFile, own, problemText, type ShowFile } from '#core/plan'
+import { ladder } from '#core/solve'
 
 const USAGE = `usage:
   npm run -s interlumen -- check FILE [--plan ID] [--json]
   npm run -s interlumen -- apply FILE --finding KEY --remedy N [--plan ID]
+  npm run -s interlumen -- standard FILE [--plan ID] [--json]
 
 check exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.
 apply prints the file with remedy N (from 1, as check --json lists them) of the finding applied.
+standard lists what the plan would be in each operating standard that its switchers offer, the best first.
 FILE may be - for standard input.`
 
 class Unusable extends Error {}
@@ -116,10 +120,37 @@ function runApply(args: readonly string[]): number {
   return 0
 }
 
+const GLOW_WORDS = { lit: 'as it is', setting: 'set', converter: 'converted', dark: 'dark' } as const
+
+function runStandard(args: readonly string[]): number {
+  const { file, values, json } = readOptions(args, ['json', 'plan'])
+  const show = readFile(file)
+  const plan = show.plans[choosePlan(show, values.get('plan'))]!
+  const rungs = ladder(check(plan))
+  if (json) {
+    console.log(JSON.stringify(rungs.map(({ standard, label, now, without, lamps, before, after, settings, converters, minor, delayMs, breaks, why, edits }) => ({
+      standard, label, now, without, before, after, settings, converters, price: { minor, currency: plan.brief.currency ?? CATALOGUE_CURRENCY }, delay: { value: delayMs, unit: 'ms' }, lamps, breaks, why, edits,
+    })), null, 2))
+    return 0
+  }
+  if (rungs.length === 0) console.log('The plan has no switcher: there is no standard to choose.')
+  for (const rung of rungs) {
+    const count = (glow: keyof typeof GLOW_WORDS) => rung.lamps.filter(lamp => lamp.glow === glow).length
+    console.log([
+      `${rung.label.padEnd(11)} ${rung.after.arrive} of ${rung.after.wanted} arrive`,
+      (['lit', 'setting', 'converter', 'dark'] as const).map(glow => `${count(glow)} ${GLOW_WORDS[glow]}`).join(', '),
+      `${rung.delayMs < 0 ? '\u2212' : '+'} ${msText(Math.abs(rung.delayMs))}`, moneyText(rung.minor, plan.brief.currency ?? CATALOGUE_CURRENCY), rung.now ? 'in use' : '', rung.why,
+    ].filter(Boolean).join('   '))
+    for (const { severity, words } of rung.breaks) console.log(`            ${severity}  ${words}`)
+  }
+  return 0
+}
+
 try {
-  const [command, ...args] = process.argv.slice(2)
-  if (command === 'check') process.exitCode = runCheck(args)
-  else if (command === 'apply') process.exitCode = runApply(args)
+  const [command, ...rest] = process.argv.slice(2)
+  if (command === 'check') process.exitCode = runCheck(rest)
+  else if (command === 'apply') process.exitCode = runApply(rest)
+  else if (command === 'standard') process.exitCode = runStandard(rest)
   else if (command === '--help' || command === 'help') console.log(USAGE)
   else throw new Unusable(USAGE)
 }

@@ -22,6 +22,7 @@ export function reasonOf({ wire, stop }: WireTrace): Reason | undefined {
     case 'not-taken': return gate(`does not take ${formatLabel(stop.sends)}`)
     case 'not-passed': return gate(`does not pass ${formatLabel(stop.sends)}`)
     case 'class': return stop.end === 'to' ? gate(`${stop.needs} into ${stop.limit}`) : start(`${stop.needs}: ${stop.limit}`)
+    case 'turned': return start('laid the wrong way round')
     case 'connector': return start(stop.mismatch.by === 'shape' ? 'plugs do not fit' : `${SIGNAL_TITLES[stop.mismatch.from.carries]} is not ${SIGNAL_TITLES[stop.mismatch.to.carries]}`)
     case 'direction': return start(stop.ends.length === 2 ? 'laid the wrong way round' : stop.ends[0] === 'to' ? 'output meets output' : 'input meets input')
     case 'no-port': return start(`no port ${wire[stop.end]?.portId ?? ''}`)

@@ -33,11 +33,12 @@ function links(traced: Traced): WireTrace[] {
   })
 }
 
-/** Stages with pictures whose outputs lead nowhere, while others do lead on. */
-function stranded({ chain, trace }: Traced): Node[] {
+/** Stages with pictures whose outputs lead nowhere, while the show is seen from another one. */
+function stranded({ chain, trace, runs }: Traced): Node[] {
   const stages = [...chain.nodes.values()].filter(isStage)
   const leads = (node: Node) => Object.keys(node.model.ports).some(port => chain.leaving.has(socketKey(node.id, port)))
-  return stages.some(leads) ? stages.filter(node => !leads(node) && (trace.stages.get(node.id)?.lit ?? 0) > 0) : []
+  const seen = runs.some(({ origin, end }) => origin && end && isStage(chain.nodes.get(origin.device)!) && chain.nodes.get(end.device)!.model.role === 'sink')
+  return seen ? stages.filter(node => !leads(node) && (trace.stages.get(node.id)?.lit ?? 0) > 0) : []
 }
 
 function pointAtProgram(traced: Traced, found: Finding): Proposal[] {

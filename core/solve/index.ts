@@ -1,0 +1,2 @@
+export * from './standard'
+export * from './ladder'

@@ -1,0 +1,128 @@
+import { makesInAnyMode, MODELS, type Model, type Path, type Port } from '#core/catalog'
+import { accepts, carry, gathers, isStage, leadOf, letsThrough, overClass, passed, pathFrom, type Node, type Run, type Signal, type WireTrace } from '#core/chain'
+import { setFormat, signalAt, type Traced } from '#core/check'
+import type { Edit } from '#core/plan'
+import { formatLabel, listFormats, sameFormat, setsContain, type VideoFormat } from '#core/signal'
+import { allLeads, cablesBetween, Draft, shortTitle } from '#core/ways'
+
+/** What a run needs so that its picture arrives: nothing, a setting of what makes the format, a converter, or there is no way. */
+export type Need = 'nothing' | 'setting' | 'converter' | 'none'
+
+export interface RunNeed {
+  readonly run: string
+  readonly need: Need
+  /** The change in words; empty where there is none. */
+  readonly words: string
+}
+
+/** The changes that bring a whole plan into one operating standard. */
+export interface Worked {
+  readonly edits: readonly Edit[]
+  readonly needs: readonly RunNeed[]
+}
+
+/**
+ * Works out what a plan needs to run in one standard. The ladder asks one of these for every rung; it need not be
+ * this one: a solver that looks at the whole plan at once can stand in its place.
+ */
+export type Planner = (traced: Traced, standard: VideoFormat) => Worked
+
+/**
+ * Every stage that offers the standard is set to it; then each run is looked at by itself: its source is set where it
+ * can make what the input takes, else a converter goes right before the input, at the end of the cable that lies there
+ * already. Linear in runs.
+ */
+export const inPlace: Planner = (traced, standard) => {
+  const { chain, plan, runs } = traced
+  const draft = new Draft(plan)
+  const standards = new Map<string, VideoFormat>()
+  for (const node of chain.nodes.values()) {
+    if (!isStage(node)) continue
+    const offers = setsContain(node.model.standards ?? [], standard)
+    standards.set(node.id, offers ? standard : node.standard!)
+    if (offers && !(node.device.standard && sameFormat(node.device.standard, standard))) draft.set(['devices', node.id, 'standard'], standard)
+  }
+  const settled = new Map<string, VideoFormat>()
+  const done = new Set<string>()
+  const converters = scalers(traced)
+  const needs = runs.filter(({ sound, end, origin }) => !sound && end && origin).map((run): RunNeed => {
+    const last = run.links.at(-1)!
+    const now = signalOf(traced, run)
+    if (!now || !last.wire.to?.port) return { run: run.id, need: 'none', words: '' }
+    const target: Node = { ...last.wire.to.node, standard: standards.get(last.wire.to.node.id) ?? last.wire.to.node.standard }
+    const setter = chain.nodes.get(now.setBy.device)!
+    const key = `${now.setBy.device}/${now.setBy.port}`
+    const format = standards.get(setter.id) ?? settled.get(key) ?? now.format
+    const signal: Signal = { ...now, format }
+    const takes = (candidate: VideoFormat) => !accepts(target, last.wire.to!.port!, candidate)
+    if (takes(format)) return settled.has(key) ? { run: run.id, need: 'setting', words: `set to ${formatLabel(format)}` } : { run: run.id, need: 'nothing', words: '' }
+    if (!gathers(setter) && !settled.has(key)) {
+      const makes = makesInAnyMode(setter.model, now.setBy.port).flatMap(({ sets }) => listFormats(sets))
+      const fits = [target.standard, standard, ...makes].find(candidate => candidate && takes(candidate) && makes.some(made => sameFormat(made, candidate)))
+      if (fits && setFormat(draft, setter, now.setBy.port, fits)) {
+        settled.set(key, fits)
+        return { run: run.id, need: 'setting', words: `set to ${formatLabel(fits)}` }
+      }
+    }
+    if (done.has(last.wire.id)) return { run: run.id, need: 'none', words: '' }
+    const put = putConverter(traced, draft, converters, last, signal, target)
+    done.add(last.wire.id)
+    return put ? { run: run.id, need: 'converter', words: put } : { run: run.id, need: 'none', words: '' }
+  })
+  return { edits: draft.edits, needs }
+}
+
+/** The picture that reaches the last link of a run, or would if everything before it let it through. */
+function signalOf(traced: Traced, { links }: Run): Signal | undefined {
+  const last = links.at(-1)!
+  return last.signal ?? (last.wire.from && signalAt(traced, last.wire.from))
+}
+
+interface Scaler {
+  readonly id: string
+  readonly row: Model
+  readonly path: Path
+  readonly inId: string
+  readonly outId: string
+  readonly input: Port
+  readonly output: Port
+}
+
+/** Converters with one input and one output that make a format of their own, cheapest first; the plan's own rows too. */
+function scalers({ plan }: Traced): Scaler[] {
+  const known = new Set(Object.values(plan.models).map(({ from }) => from))
+  return [...Object.entries(plan.models), ...[...MODELS].filter(([, row]) => !known.has(row.from))].flatMap(([id, row]): Scaler[] => {
+    const [path] = row.paths
+    if (row.role !== 'way' || path?.format !== 'port' || path.from.length !== 1 || path.to.length !== 1) return []
+    const [inId, outId] = [path.from[0]!, path.to[0]!]
+    return [{ id, row, path, inId, outId, input: row.ports[inId]!, output: row.ports[outId]! }]
+  }).sort((a, b) => a.row.minor - b.row.minor)
+}
+
+/** Puts the cheapest converter that does before an input; gives its name, or undefined where none does. */
+function putConverter(traced: Traced, draft: Draft, all: readonly Scaler[], { wire }: WireTrace, signal: Signal, target: Node): string | undefined {
+  const { plan, chain } = traced
+  const out = wire.from!.port!
+  const socket = wire.to!
+  const leads = allLeads(plan)
+  for (const { id, row, path, inId, outId, input, output } of all) {
+    // The cable lies already: its plug must fit the converter as it fits the input.
+    if (input.carries !== socket.port!.carries || input.connector !== socket.port!.connector) continue
+    const box: Node = { id, device: { model: id, name: id, order: 0 }, model: row, standard: undefined }
+    const reached = carry(signal, out, leadOf(plan, wire.link), wire.link, input)
+    if (reached.stop || accepts(box, input, signal.format) || !letsThrough(path, signal) || pathFrom(box, inId) !== path) continue
+    const format = [target.standard, signal.format, ...listFormats(output.makes ?? [])].find(candidate => candidate && setsContain(output.makes ?? [], candidate) && !accepts(target, socket.port!, candidate))
+    if (!format) continue
+    const made = passed({ ...box, device: { ...box.device, ports: { [outId]: { format } } } }, path, signal, inId, outId)
+    const short = cablesBetween(leads, made, output, { routeM: 0 }, socket.port!)[0]
+    if (!short || overClass(short.carriage, socket.port!, 'to')) continue
+    const owner = chain.nodes.get(signal.origin.device)!.device.name
+    const device = draft.device({ model: draft.model(id), name: `${shortTitle(row.title)}, ${owner}`.slice(0, 120), order: 0, ports: { [outId]: { format } } })
+    const { adapters } = short.cable
+    const ends = { ...(adapters?.from ? { from: draft.lead(adapters.from) } : {}), ...(adapters?.to ? { to: draft.lead(adapters.to) } : {}) }
+    draft.move(wire.id, 'to', { device, port: inId }, wire.link.adapters?.to)
+    draft.connect({ from: { device, port: outId }, to: wire.link.to!, cable: draft.lead(short.cable.lead), ...(Object.keys(ends).length ? { adapters: ends } : {}), routeM: 0 })
+    return shortTitle(row.title)
+  }
+  return undefined
+}
