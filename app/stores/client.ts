@@ -7,6 +7,14 @@ export function clientId(): string {
   return made
 }
 
+/** What the person at this browser calls themselves; others read it beside their changes. */
+export const myName = (): string => localStorage.getItem('interlumen:name') ?? ''
+
+export function callMe(name: string): void {
+  if (name) localStorage.setItem('interlumen:name', name.slice(0, 40))
+  else localStorage.removeItem('interlumen:name')
+}
+
 let last = 0
 
 /** A sequence number that no other tab of this browser gives, and that rises within this one. */

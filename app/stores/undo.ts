@@ -4,6 +4,8 @@ import { transactionId, type Edit, type Transaction } from '#core/plan'
 export interface Done {
   readonly transaction: Transaction
   readonly inverse: readonly Edit[]
+  /** The plan's revision that it made; absent until the server has it. */
+  readonly revision?: number
 }
 
 /**

@@ -42,7 +42,7 @@ export function quantityText(quantity: Quantity, units: Units): string {
     case 'length': return lengthText(quantity.m, units)
     case 'rate': return dataRateText(quantity.bitsPerS)
     case 'loss': return `${figure(quantity.db)}${SPACE}dB`
-    case 'duration': return `${figure(quantity.s)}${SPACE}s`
+    case 'duration': return quantity.s < 1 ? msText(quantity.s * 1000) : `${figure(quantity.s)}${SPACE}s`
     case 'delay': return msText(quantity.ms)
     case 'count': return figure(quantity.count, 0)
     case 'share': return `${figure(quantity.share * 100, 0)}${SPACE}%`

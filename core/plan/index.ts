@@ -1,5 +1,6 @@
 export * from './plan'
 export * from './edit'
+export * from './clash'
 export * from './open'
 export { canonicalText, canonicalPlan } from './canonical'
 export { freshId, slug } from './ids'

@@ -2,7 +2,7 @@ import { makesInAnyMode, MODELS, type Model, type Path, type Port } from '#core/
 import { accepts, carry, gathers, isStage, leadOf, letsThrough, overClass, passed, pathFrom, type Node, type Run, type Signal, type WireTrace } from '#core/chain'
 import { setFormat, signalAt, type Traced } from '#core/check'
 import type { Edit } from '#core/plan'
-import { formatLabel, listFormats, sameFormat, setsContain, type VideoFormat } from '#core/signal'
+import { formatLabel, framesPerSecond, listFormats, sameFormat, setsContain, type VideoFormat } from '#core/signal'
 import { allLeads, cablesBetween, Draft, shortTitle } from '#core/ways'
 
 /** What a run needs so that its picture arrives: nothing, a setting of what makes the format, a converter, or there is no way. */
@@ -99,6 +99,12 @@ function scalers({ plan }: Traced): Scaler[] {
   }).sort((a, b) => a.row.minor - b.row.minor)
 }
 
+/** Formats in the order of their likeness to one: the same rate first, then the same raster and scan. */
+function nearest(formats: readonly VideoFormat[], to: VideoFormat): VideoFormat[] {
+  const far = (format: VideoFormat) => (format.rate === to.rate ? 0 : 4 + Math.abs(framesPerSecond(format.rate) - framesPerSecond(to.rate))) + (format.raster === to.raster ? 0 : 2) + (format.scan === to.scan ? 0 : 1)
+  return [...formats].sort((a, b) => far(a) - far(b))
+}
+
 /** Puts the cheapest converter that does before an input; gives its name, or undefined where none does. */
 function putConverter(traced: Traced, draft: Draft, all: readonly Scaler[], { wire }: WireTrace, signal: Signal, target: Node): string | undefined {
   const { plan, chain } = traced
@@ -111,7 +117,7 @@ function putConverter(traced: Traced, draft: Draft, all: readonly Scaler[], { wi
     const box: Node = { id, device: { model: id, name: id, order: 0 }, model: row, standard: undefined }
     const reached = carry(signal, out, leadOf(plan, wire.link), wire.link, input)
     if (reached.stop || accepts(box, input, signal.format) || !letsThrough(path, signal) || pathFrom(box, inId) !== path) continue
-    const format = [target.standard, signal.format, ...listFormats(output.makes ?? [])].find(candidate => candidate && setsContain(output.makes ?? [], candidate) && !accepts(target, socket.port!, candidate))
+    const format = [target.standard, signal.format, ...nearest(listFormats(output.makes ?? []), signal.format)].find(candidate => candidate && setsContain(output.makes ?? [], candidate) && !accepts(target, socket.port!, candidate))
     if (!format) continue
     const made = passed({ ...box, device: { ...box.device, ports: { [outId]: { format } } } }, path, signal, inId, outId)
     const short = cablesBetween(leads, made, output, { routeM: 0 }, socket.port!)[0]

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt, max } from 'drizzle-orm'
 import { check, type Verdict } from '#core/check'
-import { applyEdits, FORMAT_VERSION, freshId, transactionId, type Edit, type Outcome, type Plan, type Problem, type ShowFile, type Transaction } from '#core/plan'
+import { applyEdits, completePlan, FORMAT_VERSION, freshId, transactionId, type Edit, type Outcome, type Plan, type Problem, type ShowFile, type Transaction } from '#core/plan'
 import type { Database } from './open'
 import { journal, plans, shows } from './schema'
 
@@ -27,13 +27,16 @@ export interface PlanState {
   readonly plan: Plan
 }
 
+/** A plan as it is kept; one from before a collection existed has it empty. */
+const stored = (document: string): Plan => completePlan(JSON.parse(document) as Plan)
+
 const verdicts = new Map<string, { revision: number, verdict: Verdict }>()
 
 function verdictOf(show: string, { id, revision, document }: { id: string, revision: number, document: string }): Verdict {
   const key = `${show}/${id}`
   const known = verdicts.get(key)
   if (known?.revision === revision) return known.verdict
-  const { verdict } = check(JSON.parse(document) as Plan)
+  const { verdict } = check(stored(document))
   verdicts.set(key, { revision, verdict })
   return verdict
 }
@@ -71,7 +74,7 @@ export async function exportShow(db: Database, id: string): Promise<ShowFile | u
   const [row] = await db.select().from(shows).where(eq(shows.id, id))
   if (!row) return undefined
   const planRows = await db.select().from(plans).where(eq(plans.show, id))
-  return { format: FORMAT_VERSION, show: { title: row.title }, plans: Object.fromEntries(planRows.map(plan => [plan.id, JSON.parse(plan.document) as Plan])) }
+  return { format: FORMAT_VERSION, show: { title: row.title }, plans: Object.fromEntries(planRows.map(plan => [plan.id, stored(plan.document)])) }
 }
 
 export async function renameShow(db: Database, id: string, title: string): Promise<boolean> {
@@ -100,7 +103,7 @@ export async function emptyBin(db: Database, now: Date): Promise<void> {
 export async function readPlan(db: Reader, show: string, plan: string): Promise<PlanState | undefined> {
   const [row] = await db.select({ id: plans.id, revision: plans.revision, document: plans.document, title: shows.title })
     .from(plans).innerJoin(shows, eq(shows.id, plans.show)).where(and(eq(plans.show, show), eq(plans.id, plan), isNull(shows.deletedAt)))
-  return row && { show: { id: show, title: row.title }, id: row.id, revision: row.revision, plan: JSON.parse(row.document) as Plan }
+  return row && { show: { id: show, title: row.title }, id: row.id, revision: row.revision, plan: stored(row.document) }
 }
 
 /** The transactions after a revision, oldest first; `last` limits them to the newest. */
@@ -117,7 +120,7 @@ export async function lastSeq(db: Reader, show: string, plan: string, client: st
 }
 
 export type Written =
-  | { readonly outcome: 'written', readonly revision: number, readonly accepted: readonly { readonly id: string, readonly revision: number }[] }
+  | { readonly outcome: 'written', readonly revision: number, readonly accepted: readonly { readonly id: string, readonly revision: number }[], readonly fresh: readonly JournalEntry[] }
   /** The plan has moved on: nothing was written; what is newer is told. */
   | { readonly outcome: 'behind', readonly revision: number, readonly newer: readonly JournalEntry[] }
   | { readonly outcome: 'refused', readonly problem: Problem }
@@ -140,9 +143,10 @@ export async function writeTransactions(db: Database, show: string, plan: string
       else if (JSON.stringify(JSON.parse(known.content)) === JSON.stringify(transaction)) accepted.push({ id: transactionId(transaction), revision: known.revision })
       else return { outcome: 'refused', problem: { path: '/transactions', found: `${transactionId(transaction)} with other edits than were written under it`, allowed: 'a sequence number that was not used, or the same transaction again' } }
     }
-    if (fresh.length === 0) return { outcome: 'written', revision: state.revision, accepted }
+    if (fresh.length === 0) return { outcome: 'written', revision: state.revision, accepted, fresh: [] }
     if (base !== state.revision) return { outcome: 'behind', revision: state.revision, newer: await readJournal(tx, show, plan, base) }
     let { plan: next, revision } = state
+    const entries: JournalEntry[] = []
     for (const [i, transaction] of fresh.entries()) {
       const applied: Outcome<{ plan: Plan, inverse: readonly Edit[] }> = applyEdits(next, transaction.edits)
       if (!applied.ok) return { outcome: 'refused', problem: { ...applied.problem, path: `/transactions/${i}${applied.problem.path}` } }
@@ -153,9 +157,10 @@ export async function writeTransactions(db: Database, show: string, plan: string
         content: JSON.stringify(transaction), inverse: JSON.stringify(applied.value.inverse),
       })
       accepted.push({ id: transactionId(transaction), revision })
+      entries.push({ revision, transaction, inverse: applied.value.inverse })
     }
     await tx.update(plans).set({ document: JSON.stringify(next), revision }).where(and(eq(plans.show, show), eq(plans.id, plan)))
     await tx.update(shows).set({ updatedAt: new Date() }).where(eq(shows.id, show))
-    return { outcome: 'written', revision, accepted }
+    return { outcome: 'written', revision, accepted, fresh: entries }
   })
 }

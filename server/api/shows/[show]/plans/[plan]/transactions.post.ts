@@ -14,7 +14,9 @@ export default defineEventHandler(async (event) => {
     if (!outcome.ok) throw refused({ ...outcome.problem, path: `/transactions/${i}${outcome.problem.path}` })
     return outcome.value
   })
-  const written = await writeTransactions(await useDatabase(), idParam(event, 'show'), idParam(event, 'plan'), base, checked)
+  const [show, plan] = [idParam(event, 'show'), idParam(event, 'plan')]
+  const written = await writeTransactions(await useDatabase(), show, plan, base, checked)
+  if (written.outcome === 'written' && written.fresh.length) announce(show, plan, written.fresh)
   switch (written.outcome) {
     case 'written': return { revision: written.revision, accepted: written.accepted }
     case 'behind': throw fail(409, 'The plan has moved on since.', { code: 'behind', revision: written.revision, newer: written.newer })
