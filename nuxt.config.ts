@@ -19,7 +19,9 @@ export default defineNuxtConfig({
     head: {
       title: 'Interlumen',
       htmlAttrs: { lang: 'en' },
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'color-scheme', content: 'dark' }],
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'color-scheme', content: 'dark light' }],
+      // Before anything is drawn, so that no other theme flashes up.
+      script: [{ innerHTML: `try{var t=localStorage.getItem('interlumen:theme');if(t==='day'||(t!=='night'&&matchMedia('(prefers-color-scheme: light)').matches))document.documentElement.dataset.theme='day'}catch(e){}` }],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
@@ -30,6 +32,10 @@ export default defineNuxtConfig({
       theme: {
         defaultTheme: 'night',
         themes: {
+          day: {
+            dark: false,
+            colors: { 'background': '#FAF7F1', 'surface': '#FFFFFF', 'surface-variant': '#F1ECE2', 'primary': '#0B6B63', 'secondary': '#7A4E00', 'error': '#20222A', 'on-surface': '#20222A', 'on-background': '#20222A' },
+          },
           night: {
             dark: true,
             colors: { 'background': '#15161B', 'surface': '#1C1E25', 'surface-variant': '#262933', 'primary': '#8FD3C8', 'secondary': '#FFD98A', 'error': '#ECE8DF', 'on-surface': '#ECE8DF', 'on-background': '#ECE8DF' },
@@ -46,7 +52,7 @@ export default defineNuxtConfig({
   postcss: { plugins: { cssnano: false } },
   vite: {
     worker: { format: 'es' },
-    optimizeDeps: { include: ['comlink', '@mdi/js', 'fuse.js'] },
+    optimizeDeps: { include: ['comlink', '@mdi/js', 'fuse.js', 'papaparse'] },
     build: { chunkSizeWarningLimit: 900 },
   },
   nitro: {

@@ -4,7 +4,7 @@ import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import { resolve, runsOf, trace } from '#core/chain'
 import { check, remediesOf } from '#core/check'
-import { canonicalText } from '#core/plan'
+import { canonicalText, FORMAT_VERSION } from '#core/plan'
 import { ask, dropFolder, freshFolder, start } from '../server/tests/running'
 import { largePlan } from './plans'
 
@@ -35,7 +35,7 @@ for (const sources of [10, 60, 200]) {
 
 const folder = freshFolder()
 const server = await start(folder)
-const { body: { id } } = await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', canonicalText({ format: 1, show: { title: 'Sixty' }, plans: { main: largePlan(60) } }))
+const { body: { id } } = await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', canonicalText({ format: FORMAT_VERSION, show: { title: 'Sixty' }, plans: { main: largePlan(60) } }))
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
 console.log(`\nChromium ${browser.version()}, 60 sources`)
 

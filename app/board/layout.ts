@@ -113,7 +113,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
         const block = nests ? placeStage(feeder, left) : undefined
         const row = block ? left + Math.floor((block.leftEnd - left - 2) / 2) : left
         rows.push({ lane, row, side: feeder ? (nests ? 'link' : 'across') : 'in', stage: stage.id, ...(feeder && !nests ? { begins: `${feeder.name} ${lane.from!.socket}` } : {}) })
-        if (i === 0) inputs.push({ port: first, row, span: String(first.number) })
+        if (i === 0) inputs.push({ port: first, row, span: first.sound ? 'S' : String(first.number) })
         left = block ? Math.max(left + 1, block.leftEnd) : left + 1
       }
     }
@@ -137,7 +137,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
       if (outward.length === 0) right++
     }
     if (depths.get(stage.id) === 0 && stage === roots[0]) {
-      for (const lane of board.lanes.filter(({ id }) => id.startsWith('want:'))) rows.push({ lane, row: right++, side: 'out', stage: stage.id })
+      for (const lane of board.lanes.filter(({ id }) => id.startsWith('want:') || id.startsWith('ghost:'))) rows.push({ lane, row: right++, side: 'out', stage: stage.id })
     }
     // One more row for the stage's name.
     const bottom = Math.max(left, isFeeder ? left : right, top + 1) + 1

@@ -6,6 +6,7 @@ import { FEEDS, makesInAnyMode, MODELS, portsOf, type Feed, type Model, type Rol
 import { LEADS } from '#core/cable'
 import { figure, type Effect } from '#core/check'
 import type { Edit } from '#core/plan'
+import { toMetres, useUnits } from '~/stores/look'
 import { usePlanStore } from '~/stores/plan'
 import { useChecker } from '~/workers/checker'
 
@@ -13,11 +14,12 @@ import { useChecker } from '~/workers/checker'
 const props = defineProps<{ open: boolean, role: Role | undefined }>()
 const emit = defineEmits<{ close: [], added: [device: string] }>()
 const store = usePlanStore()
+const units = useUnits()
 
 const GROUPS: readonly { role: Role, title: string }[] = [
-  { role: 'stage', title: 'Switchers' }, { role: 'source', title: 'Sources' }, { role: 'sink', title: 'Who sees it' }, { role: 'way', title: 'On the way' },
+  { role: 'stage', title: 'Switchers' }, { role: 'source', title: 'Sources' }, { role: 'sink', title: 'Who sees it' }, { role: 'way', title: 'On the way' }, { role: 'sound', title: 'Sound' },
 ]
-const ROLE_WORDS: Record<Role, string> = { stage: 'switcher', source: 'source', sink: 'sink', way: 'converter' }
+const ROLE_WORDS: Record<Role, string> = { stage: 'switcher', source: 'source', sink: 'sink', way: 'converter', sound: 'sound' }
 
 const search = ref('')
 const chosen = ref<string>()
@@ -50,6 +52,7 @@ const formats = computed<VideoFormat[]>(() => {
 })
 const stages = computed(() => store.report?.board.stages ?? [])
 const places = computed(() => {
+  if (model.value?.role === 'sound') return [{ title: 'the next free sound input that fits', value: 'next' }, { title: 'nothing yet', value: 'none' }]
   const sink = model.value?.role === 'sink'
   const ports = stages.value.flatMap(stage => (sink ? stage.outputs : stage.inputs).filter(port => port.lanes.length === 0)
     .map(port => ({ title: `${stage.name} ${sink ? 'output' : 'input'} ${port.number}, ${port.carries.toUpperCase()}`, value: `${stage.id}/${port.port}` })))
@@ -61,7 +64,7 @@ const cables = computed(() => {
   return [{ title: 'the cheapest way that arrives', value: 'best' }, ...all]
 })
 const feeds = FEEDS.map(value => ({ title: value, value }))
-const routeSchema = number().typeError('a number of metres, e.g. 22').min(0, 'not below 0').max(20_000, 'at most 20 000 m')
+const routeSchema = number().typeError('a length, e.g. 22').min(0, 'not below 0').max(20_000, 'at most 20 000')
 const nameSchema = string().required('a name').max(100, 'at most 100 characters')
 const routeError = computed(() => (route.value.trim() === '' ? undefined : wrong(() => routeSchema.validateSync(route.value.trim().replace(',', '.')))))
 const nameError = computed(() => wrong(() => nameSchema.validateSync(name.value.trim())))
@@ -114,7 +117,7 @@ const addition = computed(() => {
   return {
     model: chosen.value!, name: name.value.trim(), ...(format ? { format } : {}), ...(model.value.role === 'sink' ? { feed: feed.value } : {}),
     ...(model.value.role === 'stage' || model.value.role === 'way' || place.value === 'none' ? {} : { connect: place.value === 'next' ? 'next' as const : { device: device!, port: port! } }),
-    ...(route.value.trim() === '' ? {} : { routeM: Number(route.value.trim().replace(',', '.')) }), ...(cable.value === 'best' ? {} : { cable: cable.value }),
+    ...(route.value.trim() === '' ? {} : { routeM: toMetres(Number(route.value.trim().replace(',', '.')), units.value) }), ...(cable.value === 'best' ? {} : { cable: cable.value }),
   }
 })
 
@@ -186,10 +189,10 @@ function listKeys(event: KeyboardEvent): void {
             <v-text-field v-model="name" name="device-name" :label="`What you call this ${ROLE_WORDS[model.role]}`" :error-messages="nameError" @input="nameTouched = true" />
             <v-select v-if="formats.length" v-model="formatText" :items="formats.map(formatLabel)" :label="model.role === 'stage' ? 'Operating standard' : 'Set to'" />
             <v-select v-if="model.role === 'sink'" v-model="feed" :items="feeds" label="Should see" />
-            <template v-if="model.role === 'source' || model.role === 'sink'">
+            <template v-if="model.role === 'source' || model.role === 'sink' || model.role === 'sound'">
               <v-select v-model="place" :items="places" :label="model.role === 'sink' ? 'Fed from' : 'Connected to'" />
               <template v-if="place !== 'none'">
-                <v-text-field v-model="route" label="Way of the cable, rises included" suffix="m" inputmode="decimal" :error-messages="routeError" hint="Leave empty when it is not measured yet" persistent-hint />
+                <v-text-field v-model="route" label="Way of the cable, rises included" :suffix="units.length" inputmode="decimal" :error-messages="routeError" hint="Leave empty when it is not measured yet" persistent-hint />
                 <v-select v-model="cable" :items="cables" label="Cable" />
               </template>
             </template>

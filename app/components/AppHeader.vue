@@ -1,34 +1,49 @@
 <script setup lang="ts">
+import { STEPS, type ScreenId } from '~/stores/screens'
+import { useLook } from '~/stores/look'
 import { usePlanStore } from '~/stores/plan'
 
-defineProps<{ show: string, plan: string }>()
+defineProps<{ show: string, plan: string, screen: ScreenId, base: string }>()
 const emit = defineEmits<{ palette: [] }>()
 const store = usePlanStore()
+const look = useLook()
 </script>
 
 <template>
-  <header class="header">
+  <header class="header no-print">
     <NuxtLink to="/" class="home" aria-label="All shows"><InterMark /></NuxtLink>
     <span class="strong cut name">{{ show }}</span>
-    <span class="small quiet cut">{{ plan }}</span>
+    <span class="small quiet cut plan">{{ plan }}</span>
     <nav class="steps" aria-label="Steps">
-      <span class="step on">Wire</span>
-      <span class="screens small"><span class="on" aria-current="page">Runs</span></span>
+      <div v-for="step in STEPS" :key="step.title" class="step" :class="{ on: step.screens.some(({ id }) => id === screen) }">
+        <span v-if="step.screens.length > 1 || step.screens[0].title !== step.title" class="small quiet of">{{ step.title }}</span>
+        <NuxtLink v-for="one in step.screens" :key="one.id" :to="`${base}/${one.id}`" class="to" :class="{ here: one.id === screen }" :aria-current="one.id === screen ? 'page' : undefined">{{ one.title }}</NuxtLink>
+      </div>
     </nav>
     <span class="small quiet saving" role="status">{{ store.saving === 'saved' ? 'saved' : store.saving === 'saving' ? 'saving …' : 'no server, kept in this browser' }}</span>
     <button class="btn plain small" type="button" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
     <button class="btn plain small" type="button" :disabled="!store.canRedo" @click="store.redo()">Redo</button>
+    <button class="btn plain small" type="button" :aria-label="`Turn to the ${look.theme === 'night' ? 'day' : 'night'} theme`" @click="look.turn()">{{ look.theme === 'night' ? 'Day' : 'Night' }}</button>
     <button class="btn plain small" type="button" @click="emit('palette')">Find <span class="key">Ctrl K</span></button>
   </header>
 </template>
 
 <style scoped>
-.header { height: 44px; flex: none; display: flex; align-items: center; gap: 12px; padding: 0 16px; border-bottom: 1px solid var(--line); }
-.home { display: flex; align-items: center; height: 32px; border-radius: 4px; }
-.name { max-width: 300px; }
-.steps { display: flex; align-items: center; gap: 16px; margin-left: 24px; height: 100%; }
-.step { height: 100%; display: flex; align-items: center; border-bottom: 2px solid var(--light); padding-top: 2px; }
-.screens { border-left: 1px solid var(--line); padding-left: 16px; }
-.screens .on { font-weight: 650; }
-.saving { margin-left: auto; margin-right: 8px; white-space: nowrap; }
+.header { height: 44px; flex: none; display: flex; align-items: center; gap: 8px; padding: 0 16px; border-bottom: 1px solid var(--line); }
+.home { display: flex; align-items: center; height: 32px; border-radius: 4px; margin-right: 4px; }
+.name { max-width: 260px; }
+.plan { max-width: 120px; margin-left: 4px; }
+.steps { display: flex; align-items: stretch; gap: 20px; margin-left: 20px; height: 100%; }
+.step { display: flex; align-items: stretch; gap: 2px; }
+.of { align-self: center; margin-right: 6px; }
+.to { display: flex; align-items: center; padding: 2px 8px 0; text-decoration: none; color: var(--quiet); border-bottom: 2px solid transparent; }
+.to:hover { color: var(--text); }
+.to.here { color: var(--text); font-weight: 650; border-bottom-color: var(--light); }
+.saving { margin-left: auto; margin-right: 4px; white-space: nowrap; }
+@media (max-width: 1100px) {
+  .plan, .of, .header .key { display: none; }
+  .steps { gap: 4px; margin-left: 4px; }
+  .name { max-width: 150px; }
+}
+@media (max-width: 900px) { .saving { max-width: 64px; overflow: hidden; text-overflow: ellipsis; } }
 </style>

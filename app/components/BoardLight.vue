@@ -41,33 +41,33 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
       </pattern>
       <template v-for="[id, texture] in textures" :key="id">
         <pattern v-if="!texture.interlaced" :id="id" :width="tickSpacing(texture)" height="40" patternUnits="userSpaceOnUse">
-          <rect :width="1.4" height="40" fill="var(--ground)" opacity="0.72" />
+          <rect :width="1.4" height="40" fill="var(--ticks)" opacity="0.72" />
         </pattern>
         <pattern v-else :id="`${id}-top`" :width="tickSpacing(texture) * 2" height="40" patternUnits="userSpaceOnUse">
-          <rect :width="1.6" height="40" fill="var(--ground)" opacity="0.72" />
+          <rect :width="1.6" height="40" fill="var(--ticks)" opacity="0.72" />
         </pattern>
         <pattern v-if="texture.interlaced" :id="`${id}-low`" :width="tickSpacing(texture) * 2" height="40" patternUnits="userSpaceOnUse">
-          <rect :x="tickSpacing(texture)" :width="1.6" height="40" fill="var(--ground)" opacity="0.72" />
+          <rect :x="tickSpacing(texture)" :width="1.6" height="40" fill="var(--ticks)" opacity="0.72" />
         </pattern>
       </template>
     </defs>
 
     <g v-for="placed in layout.lanes" :key="placed.lane.id">
       <template v-if="placed.fork">
-        <path v-if="placed.segments[0]?.hop.is === 'cable' && placed.segments[0].hop.light" :d="`M${placed.fork.x} ${placed.fork.fromY}V${placed.y}`" stroke="var(--light)" :stroke-width="bandHeight(placed.segments[0].hop.light)" fill="none" />
+        <path v-if="placed.segments[0]?.hop.is === 'cable' && placed.segments[0].hop.light" :d="`M${placed.fork.x} ${placed.fork.fromY}V${placed.y}`" stroke="var(--band)" :stroke-width="bandHeight(placed.segments[0].hop.light)" fill="none" />
         <path v-else :d="`M${placed.fork.x} ${placed.fork.fromY}V${placed.y}`" stroke="var(--dark)" stroke-width="1.5" stroke-dasharray="3 3" fill="none" />
       </template>
       <path
         v-for="(box, i) in boxes(placed)" :key="i" :d="`M${box.x0} ${placed.y}H${box.x1}`"
-        :stroke="box.texture ? 'var(--light)' : 'var(--dark)'" :stroke-width="box.texture ? bandHeight(box.texture) : 1.5"
+          :stroke="box.texture ? 'var(--band)' : 'var(--dark)'" :stroke-width="box.texture ? bandHeight(box.texture) : 1.5"
       />
     </g>
 
     <g v-for="{ placed, segment, hop } in cables" :key="`${placed.lane.id}/${segment.index}`" :class="{ fresh: fresh.has(placed.lane.id) }">
       <template v-if="hop.light">
-        <path :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="none" stroke="var(--light)" stroke-width="9" stroke-linejoin="round" opacity="0.10" />
-        <path :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="none" stroke="var(--light)" stroke-width="4" stroke-linejoin="round" opacity="0.16" />
-        <path class="band" :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="var(--light)" />
+        <path :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="none" class="glow" stroke="var(--light)" stroke-width="9" stroke-linejoin="round" opacity="0.10" />
+        <path :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="none" class="glow" stroke="var(--light)" stroke-width="4" stroke-linejoin="round" opacity="0.16" />
+        <path class="band" :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="var(--band)" stroke="var(--edge)" stroke-width="0.8" />
         <path v-if="!hop.light.interlaced" :d="bandPath(hop, segment.x0, segment.x1, placed.y)" :fill="`url(#${patternId(hop.light)})`" />
         <template v-else>
           <rect :x="segment.x0" :y="placed.y - bandHeight(hop.light) / 2" :width="Math.max(0, lightEnd(hop, segment.x0, segment.x1) - segment.x0)" :height="bandHeight(hop.light) / 2" :fill="`url(#${patternId(hop.light)}-top)`" />
@@ -75,7 +75,8 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
         </template>
         <path v-if="hop.risky" :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="url(#breaks)" stroke="none" />
       </template>
-      <template v-if="darkPart(hop, segment.x0, segment.x1)">
+      <path v-if="hop.sound && hop.arrives" :d="`M${segment.x0} ${placed.y - 1.5}H${segment.x1}M${segment.x0} ${placed.y + 1.5}H${segment.x1}`" stroke="var(--light)" stroke-width="1" stroke-dasharray="5 3" />
+      <template v-else-if="darkPart(hop, segment.x0, segment.x1)">
         <rect
           :x="darkPart(hop, segment.x0, segment.x1)![0] + 0.5" :y="placed.y - 5" :width="darkPart(hop, segment.x0, segment.x1)![1] - 1" height="10" rx="2"
           fill="url(#hatch)" stroke="var(--dark)" stroke-width="1.2"
@@ -94,6 +95,7 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
 
 <style scoped>
 .light { position: absolute; inset: 0; pointer-events: none; z-index: 1; }
+.glow { display: var(--glow-display, inline); }
 .fresh { animation: arrive 380ms ease-out 1; }
 @keyframes arrive { from { clip-path: inset(-20px 100% -20px 0); } to { clip-path: inset(-20px 0 -20px 0); } }
 </style>

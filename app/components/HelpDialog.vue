@@ -1,10 +1,14 @@
 <script setup lang="ts">
-defineProps<{ open: boolean }>()
+import type { ScreenId } from '~/stores/screens'
+
+defineProps<{ open: boolean, screen: ScreenId }>()
 const emit = defineEmits<{ close: [] }>()
+const EVERYWHERE = [
+  ['1 to 5', 'Brief, Kit, Runs, Standard, Papers'], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['Ctrl Y', 'redo'], ['Ctrl K', 'find a device, a run, a screen or an action'], ['T', 'night or day'], ['Esc', 'close'], ['?', 'this list'],
+] as const
 const KEYS = [
-  ['Arrows', 'along the light, and from lane to lane'], ['N', 'next dark end'], ['Enter', 'open the lane; again, apply the chosen remedy'], ['C', 'what else this hop could be'],
+  ['Arrows', 'along the light, and from lane to lane'], ['Enter', 'open the lane; again, apply the chosen remedy'], ['C', 'what else this hop could be'],
   ['M', 'measure the way of a cable'], ['R', 'rename'], ['L', 'label of a switcher input'], ['Del', 'take out the cable or the device'], ['A', 'add a device'],
-  ['Ctrl Z', 'undo'], ['Ctrl Y', 'redo'], ['Ctrl K', 'find a device, a run or an action'], ['Esc', 'close'], ['?', 'this list'],
 ] as const
 </script>
 
@@ -12,6 +16,10 @@ const KEYS = [
   <v-dialog :model-value="open" max-width="560" aria-label="Keys" @update:model-value="value => { if (!value) emit('close') }">
     <div class="sheet" role="document">
       <h2>Keys</h2>
+      <dl>
+        <template v-for="[key, what] in EVERYWHERE" :key="key"><dt class="key">{{ key }}</dt><dd>{{ what }}</dd></template>
+      </dl>
+      <h2 class="second">On the runs board</h2>
       <dl>
         <template v-for="[key, what] in KEYS" :key="key"><dt class="key">{{ key }}</dt><dd>{{ what }}</dd></template>
       </dl>

@@ -5,6 +5,7 @@ import { dataRateText, figure, lengthText, msText, say, SEVERITY_WORDS, type Cho
 import { CATALOGUE_CURRENCY } from '#core/catalog'
 import type { LanePart } from '~/board/parts'
 import { useBoardStore } from '~/stores/board'
+import { useUnits } from '~/stores/look'
 import { usePlanStore } from '~/stores/plan'
 import { useChecker } from '~/workers/checker'
 
@@ -13,7 +14,7 @@ const emit = defineEmits<{ part: [key: string], close: [], act: [what: string] }
 
 const selection = useBoardStore()
 const store = usePlanStore()
-const units = { length: 'm' } as const
+const units = useUnits()
 
 const findings = computed(() => (store.report?.findings ?? []).filter(({ key }) => props.lane.findings.includes(key)))
 const chosenFinding = ref(0)
@@ -86,8 +87,8 @@ const columns = computed<Column[]>(() => props.parts.map(({ key, kind, hop }): C
   if (kind === 'end') return { key, head: lane.to?.role === 'stage' ? 'Input' : 'Sink', main: lane.to?.socket ?? '', sub: lane.to?.role === 'stage' ? `${lane.to.name} ${lane.to.format ?? ''}` : lane.feed ?? '' }
   if (hop?.is === 'device') return { key, head: hop.short, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u00A0W` : `${figure(hop.watts)}\u00A0W` }
   if (hop?.is !== 'cable') return { key, head: '', main: '', sub: '' }
-  const long = hop.lengthM === undefined ? 'not measured' : `${lengthText(hop.lengthM, units)}${hop.pieces && hop.pieces.length > 1 ? ` (${hop.pieces.join(' + ')})` : ''}`
-  const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `reach ${lengthText(hop.reachM, units)}`
+  const long = hop.lengthM === undefined ? 'not measured' : `${lengthText(hop.lengthM, units.value)}${hop.pieces && hop.pieces.length > 1 ? ` (${hop.pieces.join(' + ')})` : ''}`
+  const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `reach ${lengthText(hop.reachM, units.value)}`
   const rate = hop.lossDb !== undefined ? `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u00A0dB` : hop.bitsPerS === undefined ? '' : dataRateText(hop.bitsPerS)
   return { key, head: `${props.parts.length > 4 ? hop.short : hop.title}${hop.adapters.length ? ' + adapter' : ''}`, main: long, sub: reach, ...(rate ? { warn: rate } : {}) }
 }))

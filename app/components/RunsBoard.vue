@@ -6,11 +6,13 @@ import { figure, lengthText, SEVERITY_WORDS } from '#core/check'
 import { layOut, PANEL_H, type PlacedLane } from '~/board/layout'
 import { partsOf, type LanePart } from '~/board/parts'
 import { useBoardStore } from '~/stores/board'
+import { useUnits } from '~/stores/look'
 
 const props = defineProps<{ board: Board }>()
 const emit = defineEmits<{ act: [what: string], free: [device: string, port: string], stage: [device: string] }>()
 
 const selection = useBoardStore()
+const units = useUnits()
 const frame = ref<HTMLElement>()
 // Begins with the window's width, so that the first paint is the right one.
 const { width } = useElementSize(frame, { width: window.innerWidth, height: 0 })
@@ -94,7 +96,7 @@ onMounted(() => requestAnimationFrame(() => performance.mark('interlumen:board')
 defineExpose({ step, nextDark, focusPart, current, currentPart, rows })
 
 function cableLabel({ title, lengthM }: Pick<CableHop, 'title' | 'lengthM'>): string {
-  return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, { length: 'm' })}`
+  return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, units.value)}`
 }
 
 const LETTER = 7.4
@@ -102,13 +104,13 @@ const LETTER = 7.4
 /** The longest way to call the cable that fits beside its reason. */
 function fittingLabel(hop: CableHop, width: number): string {
   const room = width - 16 - (hop.reason ? reasonLabel(hop).length * 7.2 + 12 : 0)
-  const ways = [cableLabel(hop), cableLabel({ title: hop.short, lengthM: hop.lengthM }), hop.lengthM === undefined ? '? m' : lengthText(hop.lengthM, { length: 'm' })]
+  const ways = [cableLabel(hop), cableLabel({ title: hop.short, lengthM: hop.lengthM }), hop.lengthM === undefined ? `? ${units.value.length}` : lengthText(hop.lengthM, units.value)]
   return ways.find(words => words.length * LETTER <= room) ?? ''
 }
 
 function reasonLabel({ reason }: CableHop): string {
   if (!reason) return ''
-  return reason.tooFarM === undefined ? reason.words : `${lengthText(Number(reason.tooFarM.toFixed(reason.tooFarM < 10 ? 1 : 0)), { length: 'm' })} ${reason.words}`
+  return reason.tooFarM === undefined ? reason.words : `${lengthText(Number(reason.tooFarM.toFixed(reason.tooFarM < 10 ? 1 : 0)), units.value)} ${reason.words}`
 }
 
 function keysDown(event: KeyboardEvent): void {
@@ -167,7 +169,7 @@ function keysDown(event: KeyboardEvent): void {
                 @click="press(placed, part)"
               >
                 <span class="strong cut" :class="{ unlit: !placed.lane.lit }">{{ placed.begins ?? placed.lane.from?.name }}</span>
-                <span class="figures quiet cut">{{ placed.lane.from?.format }}</span>
+                <span class="figures quiet cut">{{ placed.lane.from?.format ?? (placed.lane.sound ? 'sound' : '') }}</span>
               </button>
               <button
                 v-else-if="part.kind === 'end' && placed.side !== 'in' && placed.side !== 'link' && placed.lane.to?.role !== 'stage'" :id="partId(placed.lane.id, part.key)" type="button" class="end-name" :tabindex="isChosen(placed, part) ? 0 : -1"
@@ -175,7 +177,7 @@ function keysDown(event: KeyboardEvent): void {
                 @click="press(placed, part)"
               >
                 <span class="strong cut" :class="{ unlit: !placed.lane.lit }">{{ placed.lane.to?.name }}</span>
-                <span class="small quiet cut">{{ placed.lane.id.startsWith('want:') ? `${placed.lane.feed} wanted, not fed` : placed.lane.feed ?? placed.lane.to?.kind }}</span>
+                <span class="small quiet cut">{{ placed.lane.id.startsWith('ghost:') ? 'not in the plan' : placed.lane.id.startsWith('want:') ? `${placed.lane.feed} wanted, not fed` : placed.lane.feed ?? placed.lane.to?.kind }}</span>
               </button>
               <button
                 v-else-if="part.kind === 'device' && part.hop?.is === 'device'" :id="partId(placed.lane.id, part.key)" type="button" class="box small" :tabindex="isChosen(placed, part) ? 0 : -1"
@@ -195,7 +197,7 @@ function keysDown(event: KeyboardEvent): void {
                 :style="part.kind === 'origin' ? { left: `${part.x1 - 34}px`, width: '34px', top: `${placed.y - 16}px` } : { left: `${part.x0 + 1}px`, width: `${layout.columns.spineW - 36}px`, top: `${placed.y - 16}px` }" :aria-label="part.words" @click="press(placed, part)"
               />
             </template>
-            <span v-if="placed.lane.worst && placed.lane.worst !== 'N' && placed.lane.hops.length === 0" class="small strong ghost" :style="{ left: `${placed.x0 + 12}px`, top: `${placed.top + 4}px` }">{{ placed.lane.from ? 'not connected' : 'no cable reaches it' }}</span>
+            <span v-if="placed.lane.worst && placed.lane.worst !== 'N' && placed.lane.hops.length === 0" class="small strong ghost" :style="{ left: `${placed.x0 + 12}px`, top: `${placed.top + 4}px` }">{{ placed.lane.from ? 'not connected' : placed.lane.id.startsWith('ghost:') ? 'missing' : 'no cable reaches it' }}</span>
             <span class="unseen">{{ placed.lane.worst ? `${SEVERITY_WORDS[placed.lane.worst]}, ${figure(placed.lane.findings.length)}` : '' }}</span>
           </li>
         </ul>
@@ -236,7 +238,7 @@ function keysDown(event: KeyboardEvent): void {
 .compact .end-name .quiet { flex: 0 100 auto; }
 .compact .box { height: 20px; margin-top: 3px; }
 .compact .texts { line-height: 16px; top: 0; }
-.end-name:hover, .cable:hover { background: rgb(255 255 255 / 4%); }
+.end-name:hover, .cable:hover { background: var(--hover); }
 .box { position: absolute; z-index: 2; height: 26px; padding: 0 6px; background: var(--raised); border: 1px solid var(--border); border-radius: 4px; display: flex; align-items: center; justify-content: center; }
 .box:hover { border-color: var(--text); }
 .cable { position: absolute; border-radius: 4px; overflow: hidden; z-index: 1; }

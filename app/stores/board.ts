@@ -8,7 +8,7 @@ export const useBoardStore = defineStore('board', () => {
   const open = ref(false)
   /** Mend shows remedies, change what else the chosen part could be. */
   const mode = ref<'mend' | 'change'>('mend')
-  const dialog = ref<'add' | 'palette' | 'help' | 'measure' | 'rename' | 'label'>()
+  const dialog = ref<'add' | 'palette' | 'help' | 'measure' | 'rename' | 'label' | 'name'>()
 
   function choose(laneId: string, partKey: string): void {
     lane.value = laneId

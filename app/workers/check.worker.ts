@@ -2,7 +2,9 @@ import { expose } from 'comlink'
 import { boardOf } from '#core/board'
 import { planMinor, planWatts } from '#core/budget'
 import { additionEdits, check, choicesFor, effectOf, remediesOf, type Checked } from '#core/check'
+import { paperHead, papersOf } from '#core/paper'
 import { applyEdits, type Plan } from '#core/plan'
+import { ladder } from '#core/solve'
 import { seeded } from '#core/ways'
 import type { Checker, Report } from './protocol'
 
@@ -33,6 +35,14 @@ const checker: Checker = {
   choices(version, part) {
     const checked = current(version)
     return checked ? choicesFor(checked, part) : 'stale'
+  },
+  ladder(version) {
+    const checked = current(version)
+    return checked ? ladder(checked) : 'stale'
+  },
+  papers(version, units) {
+    const checked = current(version)
+    return checked ? { head: paperHead(checked), papers: papersOf(checked, units) } : 'stale'
   },
   addition(version, addition, seed) {
     const checked = current(version)

@@ -1,6 +1,8 @@
 import type { Board } from '#core/board'
-import type { Addition, Choice, Effect, Finding, Part, Remedy, Verdict } from '#core/check'
+import type { Addition, Choice, Effect, Finding, Part, Remedy, Units, Verdict } from '#core/check'
+import type { Paper } from '#core/paper'
 import type { Edit, Plan } from '#core/plan'
+import type { Rung } from '#core/solve'
 
 /** What the page shows of a checked plan. */
 export interface Report {
@@ -23,5 +25,7 @@ export interface Checker {
   edit(name: string, from: number, version: number, edits: readonly Edit[]): Report | 'gap'
   remedies(version: number, key: string): readonly Remedy[] | 'stale'
   choices(version: number, part: Part): readonly Choice[] | 'stale'
+  ladder(version: number): readonly Rung[] | 'stale'
+  papers(version: number, units: Units): { readonly head: readonly string[], readonly papers: readonly Paper[] } | 'stale'
   addition(version: number, addition: Addition, seed: string): { readonly edits: readonly Edit[], readonly effect: Effect | undefined } | 'stale'
 }

@@ -6,6 +6,8 @@ import { setsContain, type VideoFormat } from '#core/signal'
 import { adaptersFor, allLeads, Draft, layWay, waysBetween, type Span } from '#core/ways'
 import { check } from './check'
 import { freeInputs, freeSockets } from './offers'
+import type { Traced } from './rule'
+import { soundLead } from './sound'
 
 /** A device to add, with how it is set and where it is connected. */
 export interface Addition {
@@ -52,6 +54,10 @@ function connect(plan: Plan, draft: Draft, id: string, { connect: asked, routeM,
   const { traced } = check(placed)
   const { nodes } = traced.chain
   const node = nodes.get(id)!
+  if (node.model.role === 'sound') {
+    connectSound(placed, traced, draft, node, asked, routeM, cable)
+    return
+  }
   const sink = node.model.role === 'sink'
   const span: Span = routeM === undefined ? {} : { routeM }
   const mine = sink ? freeSockets(traced, node, 'in') : freeSockets(traced, node, 'out')
@@ -84,6 +90,23 @@ function connect(plan: Plan, draft: Draft, id: string, { connect: asked, routeM,
   const adapters = adaptersFor(leads, from.port!, leads.get(lead) as CableModel, to.port!)
   const fitted = { ...(adapters?.from ? { from: draft.lead(adapters.from.id) } : {}), ...(adapters?.to ? { to: draft.lead(adapters.to.id) } : {}) }
   draft.connect({ from: ends[0], to: ends[1], cable: draft.lead(lead), ...(Object.keys(fitted).length ? { adapters: fitted } : {}), ...(routeM === undefined ? {} : { routeM }) })
+}
+
+/** A microphone or a desk goes to the first free plug for sound that a lead on sale fits. */
+function connectSound(placed: Plan, traced: Traced, draft: Draft, node: Node, asked: LinkEnd | 'next', routeM: number | undefined, cable: string | undefined): void {
+  const plugs = [...traced.chain.nodes.values()].filter(other => other.id !== node.id && (isStage(other) || other.model.kind === 'desk'))
+    .flatMap(other => freeSockets(traced, other, 'in')).filter(({ port, node: other, portId }) => port?.carries === 'sound' && (asked === 'next' || (asked.device === other.id && asked.port === portId)))
+  for (const out of freeSockets(traced, node, 'out')) {
+    for (const plug of plugs) {
+      const found = soundLead(traced, out, plug)
+      if (!found && cable === undefined) continue
+      const lead = cable ?? found!.lead
+      const adapters = adaptersFor(allLeads(placed), out.port!, allLeads(placed).get(lead) as CableModel, plug.port!)
+      if (!adapters) continue
+      draft.connect({ from: { device: node.id, port: out.portId }, to: { device: plug.node.id, port: plug.portId }, cable: draft.lead(lead), ...(routeM === undefined ? {} : { routeM }) })
+      return
+    }
+  }
 }
 
 function signalOf(node: Node, portId: string): Signal | undefined {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { number, string } from 'yup'
-import { removalEdits, type Severity } from '#core/check'
+import { lengthText, removalEdits, type Severity } from '#core/check'
 import type { Role } from '#core/catalog'
 import type { Edit } from '#core/plan'
 import { useBoardStore } from '~/stores/board'
+import { toMetres, toTyped, useUnits } from '~/stores/look'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
 import type { Command } from '~/components/PaletteDialog.vue'
@@ -19,25 +20,21 @@ const notices = useNotices()
 const board = ref<InstanceType<typeof RunsBoard>>()
 const addRole = ref<Role>()
 
-watch([() => route.params.show, () => route.params.plan], async ([show, plan]) => {
-  selection.lane = undefined
-  selection.open = false
-  selection.dialog = undefined
-  if (typeof show !== 'string' || typeof plan !== 'string') return
-  await store.open(show, plan)
+function opened(): void {
   const at = route.query.at
   if (typeof at === 'string' && store.report?.board.lanes.some(({ id }) => id === at)) {
     selection.choose(at, 'origin')
     selection.unfold('mend')
   }
-}, { immediate: true })
+  void nextTick(() => board.value?.focusPart())
+}
+watch(() => route.query.at, (at) => {
+  if (typeof at === 'string' && at !== selection.lane && store.state === 'ready') opened()
+})
 // The address names the opened lane, so that it can be sent and found again.
 watch([() => selection.open, () => selection.lane], ([open, lane]) => {
-  void router.replace({ query: open && typeof lane === 'string' ? { at: lane } : {} })
+  if (String(route.name ?? '').endsWith('runs')) void router.replace({ query: open && typeof lane === 'string' ? { at: lane } : {} })
 })
-useHead({ title: computed(() => (store.show ? `${store.show.title}: runs` : 'Interlumen')) })
-useEventListener(window, 'focus', () => void store.refresh())
-onMounted(() => nextTick(() => board.value?.focusPart()))
 
 const lane = computed(() => store.report?.board.lanes.find(({ id }) => id === selection.lane))
 const part = computed(() => board.value?.currentPart)
@@ -55,11 +52,15 @@ const link = computed(() => {
   return first?.is === 'cable' ? first.link : undefined
 })
 const deviceName = computed(() => (device.value ? store.plan?.devices[device.value]?.name ?? '' : ''))
-const routeText = computed(() => (link.value ? String(store.plan?.links[link.value]?.routeM ?? '') : ''))
+const units = useUnits()
+const routeText = computed(() => {
+  const m = link.value ? store.plan?.links[link.value]?.routeM : undefined
+  return m === undefined ? '' : toTyped(m, units.value)
+})
 const stageInput = computed(() => (lane.value?.to?.role === 'stage' ? lane.value.to : undefined))
 const labelText = computed(() => (stageInput.value ? store.plan?.devices[stageInput.value.device]?.ports?.[stageInput.value.port]?.label ?? '' : ''))
 
-const measureSchema = number().transform((value, original) => (typeof original === 'string' ? Number(original.replace(',', '.')) : value)).typeError('a number of metres, e.g. 22').test('empty', 'a number of metres, e.g. 22', value => value !== undefined && !Number.isNaN(value)).min(0, 'not below 0').max(20_000, 'at most 20 000 m')
+const measureSchema = number().transform((value, original) => (typeof original === 'string' ? Number(original.replace(',', '.')) : value)).typeError('a length, e.g. 22').test('empty', 'a length, e.g. 22', value => value !== undefined && !Number.isNaN(value)).min(0, 'not below 0').max(20_000, 'at most 20 000')
 const nameSchema = string().required('a name').max(120, 'at most 120 characters')
 const labelSchema = string().max(24, 'at most 24 characters')
 
@@ -67,9 +68,9 @@ async function measure(text: string): Promise<void> {
   const id = link.value
   closeDialog()
   if (!id) return
-  const routeM = Math.round(Number(text.replace(',', '.')) * 1000) / 1000
+  const routeM = toMetres(Number(text.replace(',', '.')), units.value)
   const pieces = store.plan?.links[id]?.pieces
-  await store.commit(`Measure ${routeM} m`, [{ do: 'set', at: ['links', id, 'routeM'], value: routeM }, ...(pieces ? [{ do: 'set' as const, at: ['links', id, 'pieces'] }] : [])])
+  await store.commit(`Measure ${lengthText(routeM, units.value)}`, [{ do: 'set', at: ['links', id, 'routeM'], value: routeM }, ...(pieces ? [{ do: 'set' as const, at: ['links', id, 'pieces'] }] : [])])
 }
 
 async function rename(text: string): Promise<void> {
@@ -144,21 +145,19 @@ const keys = computed<readonly (readonly [string, string])[]>(() => {
 const footName = computed(() => lane.value?.from?.name ?? lane.value?.to?.name)
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (selection.dialog || target.value || store.state !== 'ready') return
+  if (selection.dialog || target.value || store.questions.length || store.state !== 'ready') return
   const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]')
   if (typing) return
-  const command = event.ctrlKey || event.metaKey
+  if (event.ctrlKey || event.metaKey) return
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
-  const acts: Record<string, () => void> = command
-    ? { z: () => void (event.shiftKey ? store.redo() : store.undo()), y: () => void store.redo(), k: () => { selection.dialog = 'palette' } }
-    : {
-        'n': nextDark, 'a': () => openAdd(), '?': () => { selection.dialog = 'help' },
-        'c': () => lane.value && selection.unfold('change'), 'Enter': () => lane.value && !selection.open && selection.unfold(lane.value.findings.length ? 'mend' : 'change'),
-        'm': () => act('measure'), 'r': () => act('rename'), 'l': () => act('label'), 'Delete': () => act('remove'), 'Backspace': () => act('remove'),
-        'Escape': () => { selection.open = false },
-        // Also when nothing has the focus the arrows walk on the board.
-        ...(event.target === document.body ? { ArrowDown: () => board.value?.step(1, 0), ArrowUp: () => board.value?.step(-1, 0), ArrowLeft: () => board.value?.step(0, -1), ArrowRight: () => board.value?.step(0, 1) } : {}),
-      }
+  const acts: Record<string, () => void> = {
+    n: nextDark, a: () => openAdd(),
+    c: () => lane.value && selection.unfold('change'), Enter: () => lane.value && !selection.open && selection.unfold(lane.value.findings.length ? 'mend' : 'change'),
+    m: () => act('measure'), r: () => act('rename'), l: () => act('label'), Delete: () => act('remove'), Backspace: () => act('remove'),
+    Escape: () => { selection.open = false },
+    // Also when nothing has the focus the arrows walk on the board.
+    ...(event.target === document.body ? { ArrowDown: () => board.value?.step(1, 0), ArrowUp: () => board.value?.step(-1, 0), ArrowLeft: () => board.value?.step(0, -1), ArrowRight: () => board.value?.step(0, 1) } : {}),
+  }
   const run = acts[key]
   // Enter on a button that is no part of a lane presses that button.
   const onControl = event.target instanceof HTMLElement && event.target.closest('button, a') && !event.target.closest('.lanes')
@@ -178,8 +177,6 @@ const commands = computed<readonly Command[]>(() => {
     { title: 'Add a source', detail: 'A', run: () => openAdd('source') }, { title: 'Add a switcher', detail: 'A', run: () => openAdd('stage') }, { title: 'Add a screen, recorder or capture', detail: 'A', run: () => openAdd('sink') },
     { title: 'Next dark end', detail: 'N', run: nextDark }, { title: 'Undo', detail: 'Ctrl Z', run: () => void store.undo() }, { title: 'Redo', detail: 'Ctrl Y', run: () => void store.redo() },
     { title: school === 'cautious' ? 'Judge HDMI lengths by the usual school' : 'Judge HDMI lengths by the cautious school', detail: `now ${school}`, run: () => void store.commit('Change the cable school', [{ do: 'set', at: ['brief', 'cableSchool'], value: school === 'cautious' ? 'usual' : 'cautious' }]) },
-    { title: 'Export the show', detail: 'file', run: () => { window.location.href = `/api/shows/${store.show?.id}/export` } },
-    { title: 'All shows', detail: '', run: () => void router.push('/') }, { title: 'Keys, and how to read the light', detail: '?', run: () => { selection.dialog = 'help' } },
     ...stages, ...lanes,
   ]
 })
@@ -199,40 +196,26 @@ function closeDialog(): void {
 </script>
 
 <template>
-  <main class="page">
-    <AppHeader :show="store.show?.title ?? ''" :plan="store.plan?.title ?? ''" @palette="selection.dialog = 'palette'" />
-    <template v-if="store.state === 'ready' && store.report">
-      <VerdictBar @next="nextDark" @severity="toSeverity" />
-      <div v-if="Object.keys(store.plan?.devices ?? {}).length === 0" class="empty">
-        <h2>Begin with the switcher</h2>
-        <p>Add it with its operating standard. Then add each source and each screen with the length of its cable: every lane lights as far as its picture really comes.</p>
-        <div class="begin"><button class="btn primary" type="button" @click="openAdd('stage')">Add a switcher <span class="key">A</span></button><button class="btn" type="button" @click="openAdd('source')">Add a source first</button></div>
-      </div>
-      <RunsBoard v-else ref="board" :board="store.report.board" @act="act" @free="openFree" @stage="openStage" />
-      <div v-if="Object.keys(store.plan?.devices ?? {}).length > 0" class="add-bar">
-        <button class="btn" type="button" @click="openAdd()">Add a device <span class="key">A</span></button>
-      </div>
-      <KeyFoot :name="footName" :keys="keys" />
-    </template>
-    <div v-else class="empty" role="status">
-      <template v-if="store.state === 'loading'"><p class="quiet">Opening the plan …</p></template>
-      <template v-else-if="store.state === 'missing'"><h2>There is no such plan</h2><p>It may lie in the bin, or the address may be incomplete.</p><NuxtLink class="btn" to="/">All shows</NuxtLink></template>
-      <template v-else><h2>The plan could not be opened</h2><p>{{ store.failure }}</p><button class="btn primary" type="button" @click="store.open(String(route.params.show), String(route.params.plan))">Try again</button></template>
+  <PlanFrame screen="runs" :keys="keys" :foot-name="footName" :commands="commands" :busy="target !== undefined" own-findings @next="nextDark" @severity="toSeverity" @opened="opened" @closed="board?.focusPart()">
+    <div v-if="Object.keys(store.plan?.devices ?? {}).length === 0" class="empty">
+      <h2>Begin with the switcher</h2>
+      <p>Add it with its operating standard. Then add each source and each screen with the length of its cable: every lane lights as far as its picture really comes.</p>
+      <div class="begin"><button class="btn primary" type="button" @click="openAdd('stage')">Add a switcher <span class="key">A</span></button><button class="btn" type="button" @click="openAdd('source')">Add a source first</button></div>
     </div>
-
+    <RunsBoard v-else-if="store.report" ref="board" :board="store.report.board" @act="act" @free="openFree" @stage="openStage" />
+    <div v-if="Object.keys(store.plan?.devices ?? {}).length > 0" class="add-bar">
+      <button class="btn" type="button" @click="openAdd()">Add a device <span class="key">A</span></button>
+    </div>
     <!-- Fetched when first wanted: the board itself should be there at once. -->
     <LazyAddDialog v-if="selection.dialog === 'add'" open :role="addRole" @close="closeDialog" @added="added" />
     <LazyChoicesDialog v-if="target" :target="target" @close="target = undefined" @add="target = undefined; openAdd('source')" />
-    <LazyPaletteDialog v-if="selection.dialog === 'palette'" open :commands="commands" @close="closeDialog" />
-    <LazyHelpDialog v-if="selection.dialog === 'help'" open @close="closeDialog" />
-    <LazyPromptDialog v-if="selection.dialog === 'measure'" open title="Measure the cable&#8217;s way" label="Way, rises included" suffix="m" :value="routeText" :schema="measureSchema" hint="Slack of 10 %, at least 2 m, is added before a piece is chosen." @done="measure" @close="closeDialog" />
+    <LazyPromptDialog v-if="selection.dialog === 'measure'" open title="Measure the cable&#8217;s way" label="Way, rises included" :suffix="units.length" :value="routeText" :schema="measureSchema" hint="Slack of 10 %, at least 2 m, is added before a piece is chosen." @done="measure" @close="closeDialog" />
     <LazyPromptDialog v-if="selection.dialog === 'rename'" open title="Rename" label="Name" :value="deviceName" :schema="nameSchema" @done="rename" @close="closeDialog" />
     <LazyPromptDialog v-if="selection.dialog === 'label'" open title="Label of the input" label="Short name on button and tile" :value="labelText" :schema="labelSchema" hint="Empty: the source&#8217;s own name." @done="relabel" @close="closeDialog" />
-  </main>
+  </PlanFrame>
 </template>
 
 <style scoped>
-.page { height: 100vh; display: flex; flex-direction: column; min-width: 0; }
 .empty { flex: 1; display: flex; flex-direction: column; align-items: flex-start; gap: 16px; padding: 96px 16px 0 max(16px, calc(50vw - 260px)); }
 .empty h2 { font: 650 20px/1.2 var(--words); margin: 0; }
 .empty p { margin: 0; max-width: 60ch; }

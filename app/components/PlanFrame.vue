@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, watch } from 'vue'
+import { string } from 'yup'
+import type { Severity } from '#core/check'
+import type { Command } from '~/components/PaletteDialog.vue'
+import { useBoardStore } from '~/stores/board'
+import { callMe, myName } from '~/stores/client'
+import { useLook } from '~/stores/look'
+import { useNotices } from '~/stores/notices'
+import { usePlanStore } from '~/stores/plan'
+import { SCREENS, type ScreenId } from '~/stores/screens'
+
+/** What every screen of a plan stands in: header, verdict, foot, the keys that work everywhere, and the questions that may come up. */
+const props = defineProps<{
+  screen: ScreenId
+  /** The keys that apply to what is chosen. */
+  keys?: readonly (readonly [key: string, what: string])[]
+  footName?: string | undefined
+  commands?: readonly Command[]
+  /** A dialog of the screen's own is open: its keys go first. */
+  busy?: boolean
+  /** Runs deals with findings itself; other screens go there. */
+  ownFindings?: boolean
+}>()
+const emit = defineEmits<{ next: [], severity: [severity: Severity], opened: [], closed: [] }>()
+
+const route = useRoute()
+const router = useRouter()
+const store = usePlanStore()
+const selection = useBoardStore()
+const notices = useNotices()
+const look = useLook()
+const base = computed(() => `/shows/${String(route.params.show)}/${String(route.params.plan)}`)
+
+watch([() => route.params.show, () => route.params.plan], async ([show, plan]) => {
+  if (typeof show !== 'string' || typeof plan !== 'string') return
+  const there = store.state === 'ready' && store.show?.id === show && store.planId === plan
+  if (!there) {
+    selection.lane = undefined
+    selection.open = false
+    selection.dialog = undefined
+    await store.open(show, plan)
+  }
+  emit('opened')
+}, { immediate: true })
+useHead({ title: computed(() => (store.show ? `${store.show.title}: ${props.screen}` : 'Interlumen')) })
+useEventListener(window, 'focus', () => void store.refresh())
+
+/** The lane that shows a finding; on another screen than Runs it is opened there. */
+function toFinding(severity?: Severity): void {
+  const findings = store.report?.findings ?? []
+  const finding = severity ? findings.find(candidate => candidate.severity === severity) : findings[0]
+  const lane = store.report?.board.lanes.find(({ findings: keys }) => finding && keys.includes(finding.key))
+  if (lane) void router.push({ path: `${base.value}/runs`, query: { at: lane.id } })
+  else notices.tell('Nothing is dark or at risk.')
+}
+
+const own = computed<readonly Command[]>(() => [
+  ...(props.commands ?? []),
+  ...SCREENS.filter(({ id }) => id !== props.screen).map(({ id, title }) => ({ title: `Go to ${title}`, detail: String(1 + SCREENS.findIndex(screen => screen.id === id)), run: () => void router.push(`${base.value}/${id}`) })),
+  { title: 'Undo', detail: 'Ctrl Z', run: () => void store.undo() }, { title: 'Redo', detail: 'Ctrl Y', run: () => void store.redo() },
+  { title: `${look.theme === 'night' ? 'Day' : 'Night'} theme`, detail: 'T', run: () => look.turn() },
+  { title: 'What others call you', detail: myName() || 'not said yet', run: () => { selection.dialog = 'name' } },
+  { title: 'Export the show', detail: 'file', run: () => { window.location.href = `/api/shows/${store.show?.id}/export` } },
+  { title: 'All shows', detail: '', run: () => void router.push('/') }, { title: 'Keys, and how to read the light', detail: '?', run: () => { selection.dialog = 'help' } },
+])
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (props.busy || selection.dialog || store.questions.length || store.state !== 'ready' || event.altKey) return
+  if (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]')) return
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  const acts: Record<string, () => void> = event.ctrlKey || event.metaKey
+    ? { z: () => void (event.shiftKey ? store.redo() : store.undo()), y: () => void store.redo(), k: () => { selection.dialog = 'palette' } }
+    : {
+        '?': () => { selection.dialog = 'help' }, 't': () => look.turn(),
+        ...(props.ownFindings ? {} : { n: () => toFinding() }),
+        ...Object.fromEntries(SCREENS.map(({ id }, i) => [String(i + 1), () => void router.push(`${base.value}/${id}`)])),
+      }
+  const run = acts[key]
+  if (!run) return
+  event.preventDefault()
+  run()
+})
+
+const nameSchema = string().max(40, 'at most 40 characters')
+function close(): void {
+  selection.dialog = undefined
+  emit('closed')
+}
+function name(text: string): void {
+  callMe(text)
+  close()
+  notices.tell(text ? `Others read ${text} beside your changes.` : 'Your changes carry no name.')
+}
+</script>
+
+<template>
+  <main class="page">
+    <AppHeader :show="store.show?.title ?? ''" :plan="store.plan?.title ?? ''" :screen="screen" :base="base" @palette="selection.dialog = 'palette'" />
+    <template v-if="store.state === 'ready' && store.report">
+      <VerdictBar class="no-print" @next="ownFindings ? emit('next') : toFinding()" @severity="severity => ownFindings ? emit('severity', severity) : toFinding(severity)" />
+      <slot />
+      <KeyFoot class="no-print" :name="footName" :keys="keys ?? [['1–5', 'screens'], ['N', 'next dark end'], ['Ctrl K', 'find'], ['Ctrl Z', 'undo'], ['?', 'keys']]" />
+    </template>
+    <div v-else class="empty" role="status">
+      <template v-if="store.state === 'loading'"><p class="quiet">Opening the plan …</p></template>
+      <template v-else-if="store.state === 'missing'"><h2>There is no such plan</h2><p>It may lie in the bin, or the address may be incomplete.</p><NuxtLink class="btn" to="/">All shows</NuxtLink></template>
+      <template v-else><h2>The plan could not be opened</h2><p>{{ store.failure }}</p><button class="btn primary" type="button" @click="store.open(String(route.params.show), String(route.params.plan))">Try again</button></template>
+    </div>
+    <!-- Fetched when first wanted: the screen itself should be there at once. -->
+    <LazyQuestionDialog v-if="store.questions[0]" :question="store.questions[0]" />
+    <LazyPaletteDialog v-if="selection.dialog === 'palette'" open :commands="own" @close="close" />
+    <LazyHelpDialog v-if="selection.dialog === 'help'" open :screen="screen" @close="close" />
+    <LazyPromptDialog v-if="selection.dialog === 'name'" open title="What others call you" label="Name beside your changes" :value="myName()" :schema="nameSchema" hint="Kept in this browser. Empty: none." @done="name" @close="close" />
+  </main>
+</template>
+
+<style scoped>
+.page { height: 100vh; display: flex; flex-direction: column; min-width: 0; }
+.empty { flex: 1; display: flex; flex-direction: column; align-items: flex-start; gap: 16px; padding: 96px 16px 0 max(16px, calc(50vw - 260px)); }
+.empty h2 { font: 650 20px/1.2 var(--words); margin: 0; }
+.empty p { margin: 0; max-width: 60ch; }
+@media print { .page { display: block; height: auto; } }
+</style>

@@ -1,0 +1,293 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import { number, string } from 'yup'
+import { kitLines, kitMinor, type KitLine } from '#core/budget'
+import { CATALOGUE_CURRENCY, isCamera, makesOf, portsOf, type Model, type Role } from '#core/catalog'
+import { lengthText, moneyText, removalEdits } from '#core/check'
+import { completePlan, freshId, slug, type Device, type Edit, type KitItem } from '#core/plan'
+import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
+import { useBoardStore } from '~/stores/board'
+import { useUnits } from '~/stores/look'
+import { useNotices } from '~/stores/notices'
+import { usePlanStore } from '~/stores/plan'
+
+const store = usePlanStore()
+const notices = useNotices()
+const selection = useBoardStore()
+const units = useUnits()
+const view = ref<'devices' | 'counts'>('devices')
+const chosen = ref<string>()
+const adding = ref(false)
+const filter = ref('')
+const list = ref<HTMLElement>()
+
+const plan = computed(() => completePlan(store.plan!))
+const currency = computed(() => plan.value.brief.currency ?? CATALOGUE_CURRENCY)
+const money = (minor: number) => moneyText(minor, currency.value)
+
+const used = computed(() => {
+  const ports = new Map<string, Set<string>>()
+  for (const { from, to } of Object.values(plan.value.links)) for (const end of [from, to]) if (end) (ports.get(end.device) ?? ports.set(end.device, new Set()).get(end.device)!).add(end.port)
+  return ports
+})
+const NONE: ReadonlySet<string> = new Set()
+const GROUPS: readonly { readonly role: Role, readonly title: string }[] = [{ role: 'source', title: 'Sources' }, { role: 'stage', title: 'Switchers' }, { role: 'way', title: 'On the way' }, { role: 'sink', title: 'Who sees it' }, { role: 'sound', title: 'Sound' }]
+const matches = (...texts: string[]) => filter.value.toLowerCase().split(/\s+/).every(word => texts.join(' ').toLowerCase().includes(word))
+const groups = computed(() => GROUPS.map(({ role, title }) => ({
+  role, title,
+  devices: Object.entries(plan.value.devices).filter(([, device]) => plan.value.models[device.model]!.role === role && matches(device.name, plan.value.models[device.model]!.title))
+    .sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1)),
+})).filter(({ devices }) => devices.length))
+const order = computed(() => groups.value.flatMap(({ devices }) => devices.map(([id]) => id)))
+const device = computed<Device | undefined>(() => (chosen.value === undefined ? undefined : plan.value.devices[chosen.value]))
+const model = computed<Model | undefined>(() => (device.value ? plan.value.models[device.value.model] : undefined))
+
+function choose(id: string): void {
+  chosen.value = id
+  void nextTick(() => document.getElementById(`device-${id}`)?.scrollIntoView({ block: 'nearest' }))
+}
+function listKeys(event: KeyboardEvent): void {
+  const i = order.value.indexOf(chosen.value ?? '')
+  if (event.key === 'ArrowDown') choose(order.value[Math.min(order.value.length - 1, i + 1)] ?? '')
+  else if (event.key === 'ArrowUp') choose(order.value[Math.max(0, i - 1)] ?? '')
+  else if (event.key === 'Enter') document.querySelector<HTMLElement>('.details .pick, .details button')?.focus()
+  else if (event.key === 'Delete') void remove()
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+async function set(field: readonly string[], value: unknown, words: string): Promise<void> {
+  if (chosen.value !== undefined) await store.commit(words, [{ do: 'set', at: ['devices', chosen.value, ...field], ...(value === undefined || value === '' ? {} : { value }) }])
+}
+const formatsOf = (port: string) => listFormats(makesOf(model.value!, port, device.value?.mode)).map(formatLabel)
+const formatNow = (port: string): string => {
+  const format = device.value?.ports?.[port]?.format
+  return format ? formatLabel(format) : formatsOf(port)[0] ?? ''
+}
+async function setMode(mode: string): Promise<void> {
+  if (chosen.value === undefined || !model.value) return
+  // What the new mode cannot make is left to it.
+  const edits: Edit[] = [{ do: 'set', at: ['devices', chosen.value, 'mode'], value: mode }]
+  for (const [port, setting] of Object.entries(device.value?.ports ?? {})) {
+    const makes = listFormats(makesOf(model.value, port, mode)).map(formatLabel)
+    if (setting.format && makes.length && !makes.includes(formatLabel(setting.format))) edits.push({ do: 'set', at: ['devices', chosen.value, 'ports', port, 'format'] })
+  }
+  await store.commit(`${device.value!.name}: ${model.value.modes![mode]!.title}`, edits)
+}
+
+const outputs = computed(() => (model.value ? portsOf(model.value, 'out') : []))
+const inputs = computed(() => (model.value ? portsOf(model.value, 'in') : []))
+const labelSchema = string().max(24, 'at most 24 characters')
+const noteSchema = string().max(400, 'at most 400 characters')
+const nameSchema = string().required('a name').max(120, 'at most 120 characters')
+const delaySchema = number().typeError('milliseconds').min(0, 'not below 0').max(2000, 'at most 2000 ms')
+function typed(event: Event, schema: { validateSync: (value: string) => unknown }, take: (value: string) => void, was: string): void {
+  const field = event.target as HTMLInputElement
+  const value = field.value.trim()
+  if (value === was) return
+  try {
+    if (value) schema.validateSync(value)
+    else if (schema === nameSchema) throw new Error('a name')
+    take(value)
+  }
+  catch (error) {
+    notices.tell(`Not taken: ${(error as Error).message}`, 'wrong')
+    field.value = was
+  }
+}
+
+async function copy(): Promise<void> {
+  if (!device.value || chosen.value === undefined) return
+  const { name, model: modelId, order: place } = device.value
+  const same = Object.values(plan.value.devices).filter(other => other.model === modelId).length
+  const { in: _in, ports, ...rest } = device.value
+  const id = freshId(slug(name), plan.value.devices, Math.random)
+  const kept = Object.fromEntries(Object.entries(ports ?? {}).map(([port, { label: _label, ...setting }]) => [port, setting]).filter(([, setting]) => Object.keys(setting as object).length))
+  const value: Device = { ...rest, ...(rest.shot === 'safe' ? { shot: 'wide' } : {}), name: `${name.replace(/ \d+$/, '')} ${same + 1}`.slice(0, 120), order: place + 0.5, ...(Object.keys(kept).length ? { ports: kept } : {}) }
+  if (await store.commit(`Copy ${name}`, [{ do: 'add', collection: 'devices', id, value }])) choose(id)
+}
+async function remove(): Promise<void> {
+  if (chosen.value === undefined || !device.value) return
+  const { name } = device.value
+  const i = order.value.indexOf(chosen.value)
+  const edits = removalEdits(store.plan!, chosen.value)
+  chosen.value = order.value[i + 1] ?? order.value[i - 1]
+  if (await store.commit(`Remove ${name}`, edits)) notices.tell(`Remove ${name}`, 'info', { label: 'Undo', run: () => void store.undo() })
+}
+
+// --- counts ---
+const lines = computed(() => kitLines(plan.value))
+const sums = computed(() => kitMinor(plan.value))
+type SortKey = 'title' | 'needed' | 'missing' | 'minor'
+const sort = ref<{ key: SortKey, down: boolean }>({ key: 'title', down: false })
+const shownLines = computed(() => {
+  const { key, down } = sort.value
+  const rows = lines.value.filter(line => matches(line.title))
+  return key === 'title' && !down ? rows : [...rows].sort((a, b) => (a[key] < b[key] ? -1 : a[key] > b[key] ? 1 : 0) * (down ? -1 : 1))
+})
+function sortBy(key: SortKey): void {
+  sort.value = { key, down: sort.value.key === key ? !sort.value.down : key !== 'title' }
+}
+const nameOf = (line: KitLine) => (line.pieceM === undefined ? line.title : `${line.title}, ${lengthText(line.pieceM, units.value)}`)
+
+async function count(line: KitLine, field: 'owned' | 'hired' | 'bought', value: number): Promise<void> {
+  const whole = Math.max(0, Math.min(9999, Math.round(value)))
+  if (!Number.isFinite(value) || whole === line[field]) return
+  const words = `${nameOf(line)}: ${whole} ${field === 'bought' ? 'to buy' : field}`
+  if (line.item !== undefined) {
+    await store.commit(words, [{ do: 'set', at: ['kit', line.item, field], ...(whole === 0 && field !== 'owned' ? {} : { value: whole }) }])
+    return
+  }
+  const value_: KitItem = { of: line.of, id: line.id, ...(line.pieceM === undefined ? {} : { pieceM: line.pieceM }), owned: 0, ...{ [field]: whole } }
+  await store.commit(words, [{ do: 'add', collection: 'kit', id: freshId(line.id, plan.value.kit, Math.random), value: value_ }])
+}
+async function ownAll(): Promise<void> {
+  const edits = lines.value.filter(({ item, needed }) => item === undefined && needed > 0).map((line): Edit => ({
+    do: 'add', collection: 'kit', id: freshId(line.id, plan.value.kit, Math.random), value: { of: line.of, id: line.id, ...(line.pieceM === undefined ? {} : { pieceM: line.pieceM }), owned: line.needed },
+  }))
+  if (edits.length) await store.commit('Count what is used as owned', edits)
+}
+async function copyTable(): Promise<void> {
+  const rows = shownLines.value.map(line => [nameOf(line), line.needed, line.owned, line.hired, line.bought, line.missing, money(line.minor)].join('\t'))
+  await navigator.clipboard.writeText(['Item\tNeeded\tOwned\tHired\tTo buy\tMissing\tPrice of one', ...rows].join('\n'))
+  notices.tell('The table is in the clipboard.')
+}
+const uncounted = computed(() => lines.value.filter(({ item, needed }) => item === undefined && needed > 0).length)
+function added(id: string): void {
+  adding.value = false
+  if (id) choose(id)
+}
+const empty = computed(() => Object.keys(plan.value.devices).length === 0)
+const keys = computed<readonly (readonly [string, string])[]>(() => (view.value === 'devices'
+  ? [['\u2191\u2193', 'choose'], ['Enter', 'settings'], ['Del', 'remove'], ['1–5', 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]
+  : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], ['1–5', 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
+</script>
+
+<template>
+  <PlanFrame screen="kit" :keys="keys" :foot-name="device?.name" :busy="adding || selection.dialog !== undefined">
+    <div v-if="store.plan" class="kit">
+      <div class="bar">
+        <div class="tabs" role="tablist" aria-label="View">
+          <button v-for="one in (['devices', 'counts'] as const)" :key="one" type="button" role="tab" :aria-selected="view === one" :class="{ on: view === one }" @click="view = one">{{ one === 'devices' ? 'Devices' : 'Counts' }}</button>
+        </div>
+        <input v-model="filter" class="pick" type="search" placeholder="Filter" aria-label="Filter">
+        <span class="quiet small sums">{{ money(sums.hire) }} hire, {{ money(sums.buy) }} to buy<template v-if="sums.missing">, {{ money(sums.missing) }} for what is missing</template></span>
+        <template v-if="view === 'counts'">
+          <button v-if="uncounted" type="button" class="btn small" @click="ownAll">Count {{ uncounted }} more as owned</button>
+          <button type="button" class="btn small" @click="copyTable">Copy as text</button>
+        </template>
+        <button type="button" class="btn small" @click="adding = true">Add a device</button>
+      </div>
+      <div v-if="empty" class="screen"><h2>No kit yet</h2><p>Devices come in on Runs or here; cables are counted as they are laid.</p><button class="btn primary" type="button" @click="adding = true">Add a device</button></div>
+      <div v-else-if="view === 'devices'" class="two">
+        <div ref="list" class="list" role="listbox" tabindex="0" aria-label="Devices" :aria-activedescendant="chosen ? `device-${chosen}` : undefined" @keydown="listKeys">
+          <template v-for="group in groups" :key="group.role">
+            <div class="group small quiet" role="presentation">{{ group.title }}, {{ group.devices.length }}</div>
+            <div v-for="[id, one] in group.devices" :id="`device-${id}`" :key="id" role="option" class="row" :aria-selected="id === chosen" :class="{ on: id === chosen }" @click="choose(id)">
+              <span class="names"><b class="cut">{{ one.name }}</b><span class="small quiet cut">{{ plan.models[one.model]!.title }}</span></span>
+              <PortStrip :model="plan.models[one.model]!" :used="used.get(id) ?? NONE" />
+            </div>
+          </template>
+          <p v-if="groups.length === 0" class="quiet none">Nothing is called that.</p>
+        </div>
+        <section v-if="device && model && chosen" :key="chosen" class="details" :aria-label="`Settings of ${device.name}`">
+          <input class="pick title" :value="device.name" aria-label="Name" @change="event => typed(event, nameSchema, value => set(['name'], value, `Rename to ${value}`), device!.name)">
+          <p class="quiet">{{ model.title }}. {{ model.watts }}&nbsp;W, {{ money(model.minor) }}.</p>
+          <dl>
+            <template v-if="model.standards?.length">
+              <dt>Operating standard</dt>
+              <dd><select class="pick" aria-label="Operating standard" :value="device.standard ? formatLabel(device.standard) : formatLabel(listFormats(model.standards)[0]!)" @change="event => set(['standard'], parseFormatLabel((event.target as HTMLSelectElement).value), `${device!.name} to ${(event.target as HTMLSelectElement).value}`)"><option v-for="label in listFormats(model.standards).map(formatLabel)" :key="label">{{ label }}</option></select></dd>
+            </template>
+            <template v-if="model.modes">
+              <dt>Mode</dt>
+              <dd><select class="pick" aria-label="Mode" :value="device.mode ?? Object.keys(model.modes)[0]" @change="event => setMode((event.target as HTMLSelectElement).value)"><option v-for="(mode, id) in model.modes" :key="id" :value="id">{{ mode.title }}</option></select></dd>
+            </template>
+            <template v-for="[id, port] in outputs" :key="id">
+              <dt>{{ port.title }}<span class="small quiet"> {{ used.get(chosen)?.has(id) ? '' : 'free' }}</span></dt>
+              <dd>
+                <select v-if="formatsOf(id).length" class="pick" :aria-label="`Format of ${port.title}`" :value="formatNow(id)" @change="event => set(['ports', id, 'format'], parseFormatLabel((event.target as HTMLSelectElement).value), `${device!.name} to ${(event.target as HTMLSelectElement).value}`)"><option v-for="label in formatsOf(id)" :key="label">{{ label }}</option><option v-if="!formatsOf(id).includes(formatNow(id))" disabled>{{ formatNow(id) }}</option></select>
+                <select v-if="port.feeds && port.feeds.length > 1" class="pick" :aria-label="`${port.title} carries`" :value="device.ports?.[id]?.feed ?? port.feeds[0]" @change="event => set(['ports', id, 'feed'], (event.target as HTMLSelectElement).value, `${device!.name} ${port.title} carries ${(event.target as HTMLSelectElement).value}`)"><option v-for="feed in port.feeds" :key="feed">{{ feed }}</option></select>
+                <span v-else-if="port.feeds" class="figures">{{ port.feeds[0] }}</span>
+                <span v-if="!formatsOf(id).length && !port.feeds" class="quiet small">{{ port.carries === 'sound' ? 'sound' : 'passes what comes' }}</span>
+              </dd>
+            </template>
+            <template v-for="[id, port] in inputs" :key="id">
+              <dt>{{ port.title }}<span class="small quiet"> {{ used.get(chosen)?.has(id) ? '' : 'free' }}</span></dt>
+              <dd>
+                <template v-if="model.role === 'stage'">
+                  <input v-if="port.carries !== 'sound'" class="pick label" :value="device.ports?.[id]?.label ?? ''" placeholder="label" :aria-label="`Label of ${port.title}`" @change="event => typed(event, labelSchema, value => set(['ports', id, 'label'], value, `Label ${value}`), device!.ports?.[id]?.label ?? '')">
+                  <select v-if="port.sound" class="pick" :aria-label="`Sound of ${port.title}`" :value="device.ports?.[id]?.sound ?? (port.carries === 'sound' ? 'fixed' : 'shut')" @change="event => set(['ports', id, 'sound'], (event.target as HTMLSelectElement).value, `Sound of ${port.title}`)"><option value="shut">sound shut</option><option value="fixed">sound open</option><option value="follows">sound follows the picture</option></select>
+                  <span v-if="port.sound && port.carries === 'sound'" class="held"><input class="pick ms" inputmode="numeric" :value="device.ports?.[id]?.soundDelayMs ?? 0" :aria-label="`Delay of ${port.title}, milliseconds`" @change="event => typed(event, delaySchema, value => set(['ports', id, 'soundDelayMs'], Number(value) || undefined, `Hold ${port.title} back`), String(device!.ports?.[id]?.soundDelayMs ?? 0))"> ms</span>
+                </template>
+                <span v-else class="quiet small">{{ port.takes === 'standard' ? 'the standard alone' : Array.isArray(port.takes) ? `${listFormats(port.takes).length} formats` : 'what its class carries' }}</span>
+              </dd>
+            </template>
+            <template v-if="isCamera(model)">
+              <dt>Shutter</dt><dd class="quiet small">{{ device.shutter ? `1/${device.shutter} s` : 'its own' }}, {{ device.shot ?? 'no shot said' }}, {{ device.manned ? 'manned' : 'unmanned' }}: on Brief</dd>
+            </template>
+            <dt>Note</dt>
+            <dd><textarea class="pick note" rows="2" :value="device.note ?? ''" aria-label="Note" @change="event => typed(event, noteSchema, value => set(['note'], value, `Note on ${device!.name}`), device!.note ?? '')" /></dd>
+          </dl>
+          <div class="hands"><button class="btn small" type="button" @click="copy">Copy it</button><button class="btn small" type="button" @click="remove">Remove <span class="key">Del</span></button></div>
+        </section>
+        <section v-else class="details quiet"><p>Choose a device to see what can be set on it.</p></section>
+      </div>
+      <div v-else class="counts">
+        <table class="sheet-table">
+          <thead><tr>
+            <th><button type="button" @click="sortBy('title')">Item</button></th><th class="num"><button type="button" @click="sortBy('needed')">needed</button></th><th class="num">owned</th><th class="num">hired</th><th class="num">to buy</th>
+            <th class="num"><button type="button" @click="sortBy('missing')">missing</button></th><th class="num"><button type="button" @click="sortBy('minor')">price of one</button></th><th class="num">hire of one</th>
+          </tr></thead>
+          <tbody>
+            <tr v-for="line in shownLines" :key="line.key" :class="{ short: line.missing > 0 && line.item !== undefined }">
+              <td>{{ nameOf(line) }}</td>
+              <td class="num">{{ line.needed }}</td>
+              <td v-for="field in (['owned', 'hired', 'bought'] as const)" :key="field" class="num">
+                <input class="pick count" :class="{ nothing: line.item === undefined }" type="number" min="0" max="9999" :value="line.item === undefined ? '' : line[field]" :placeholder="line.item === undefined ? '–' : ''" :aria-label="`${nameOf(line)}: ${field === 'bought' ? 'to buy' : field}`" @change="event => count(line, field, Number((event.target as HTMLInputElement).value))">
+              </td>
+              <td class="num"><b v-if="line.missing > 0 && line.item !== undefined">{{ line.missing }}</b><span v-else class="quiet">{{ line.item === undefined ? 'not counted' : '0' }}</span></td>
+              <td class="num">{{ money(line.minor) }}</td><td class="num">{{ money(line.hireMinor) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </div>
+    <LazyAddDialog v-if="adding" open :role="undefined" @close="adding = false" @added="added" />
+  </PlanFrame>
+</template>
+
+<style scoped>
+.kit { flex: 1; min-height: 0; display: flex; flex-direction: column; }
+.bar { display: flex; align-items: center; gap: 12px; padding: 0 16px; min-height: 44px; border-bottom: 1px solid var(--line); flex: none; flex-wrap: wrap; }
+.tabs { display: flex; gap: 4px; }
+.tabs button { height: 43px; padding: 0 10px; color: var(--quiet); border-bottom: 2px solid transparent; }
+.tabs button.on { color: var(--text); font-weight: 650; border-bottom-color: var(--chosen); }
+.sums { margin-left: auto; }
+.two { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 11fr) minmax(0, 10fr); }
+.list { overflow-y: auto; min-height: 0; padding: 0 0 24px; border-right: 1px solid var(--line); }
+.group { padding: 14px 16px 4px; border-bottom: 1px solid var(--line); }
+.row { display: flex; align-items: center; gap: 16px; min-height: 44px; padding: 4px 16px; border-bottom: 1px solid var(--line); cursor: pointer; }
+.row:hover { background: var(--hover); }
+.row.on { background: var(--raised); box-shadow: inset 3px 0 var(--chosen); }
+.names { display: flex; flex-direction: column; min-width: 0; flex: 1; line-height: 1.25; }
+.names b { font-weight: 650; }
+.none { padding: 16px; }
+.details { overflow-y: auto; min-height: 0; padding: 16px 24px 32px; }
+.title { font-size: 20px; font-weight: 650; width: 100%; border-color: transparent; margin-left: -9px; }
+.title:hover, .title:focus { border-color: var(--border); }
+.details p { margin: 2px 0 12px; }
+dl { display: grid; grid-template-columns: 132px minmax(0, 1fr); gap: 6px 16px; margin: 0; align-items: center; }
+dt { line-height: 1.25; }
+dd { margin: 0; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
+.label { width: 12ch; }
+.ms { width: 7ch; text-align: right; }
+.note { width: 100%; resize: vertical; line-height: 1.35; }
+.hands { display: flex; gap: 8px; margin-top: 16px; }
+.counts { flex: 1; min-height: 0; overflow: auto; padding: 8px 16px 40px; }
+.count { width: 8ch; text-align: right; font-family: var(--figures); font-size: 13px; }
+.count.nothing { border-style: dashed; }
+.short td { color: var(--light); }
+th button { color: inherit; font-size: inherit; text-decoration: underline; text-decoration-color: var(--line); text-underline-offset: 3px; }
+@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); grid-template-rows: minmax(0, 1fr) minmax(0, 1fr); } .list { border-right: 0; border-bottom: 1px solid var(--border); } }
+</style>
