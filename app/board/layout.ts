@@ -68,6 +68,10 @@ export interface Layout {
 }
 
 export const PANEL_H = 196
+/** How many rows down a splitter's other leg is drawn as a fork. */
+const FORK_ROWS = 3
+/** What goes on behind a sink stands apart from the spine, which it does not come from. */
+const LOOP_GAP = 24
 const BOX_W = 118
 const GAP = 12
 
@@ -160,12 +164,15 @@ export function layOut(board: Board, width: number, open: string | undefined): L
       const parent = lane.sharedWith === undefined ? undefined : done.get(lane.sharedWith)
       const trunk = parent?.segments.find(({ index }) => index === lane.shared - 1)
       const looped = lane.shared > 0 && !trunk
-      const start = trunk ? (trunk.x0 + trunk.x1) / 2 : x0
+      // A fork to a lane far away would cross all that lies between: that lane begins anew, under the splitter's name.
+      const near = trunk && parent && Math.abs(y - parent.y) <= FORK_ROWS * rowH
+      const start = trunk && near ? (trunk.x0 + trunk.x1) / 2 : looped ? x0 + LOOP_GAP : x0
+      const splitter = trunk && !near && trunk.hop.is === 'device' ? trunk.hop.name : undefined
       done.set(lane.id, {
         lane, side, y, top: yOf(row.row), height: rowH, x0: start, x1,
         segments: segmentsOf(lane, trunk ? lane.shared : looped ? lane.shared - 1 : 0, start, x1),
-        ...(trunk && parent ? { fork: { x: start, fromY: parent.y } } : {}),
-        ...(row.begins ? { begins: row.begins } : {}),
+        ...(near && parent ? { fork: { x: start, fromY: parent.y } } : {}),
+        ...(row.begins ?? splitter ? { begins: (row.begins ?? splitter)! } : {}),
       })
     }
     const last = Math.max(0, ...rows.map(({ row }) => row + 1), ...spines.map(({ bottom }) => bottom))

@@ -25,7 +25,8 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
     if (segment.hop.is !== 'device') return []
     const after = segments[i + 1]?.hop
     const before = segments[i - 1]?.hop
-    return [{ x0: segment.x0, x1: segment.x1, texture: (after?.is === 'cable' && after.light) || (before?.is === 'cable' && before.arrives && before.light) || undefined }]
+    // Nothing comes in from the left where a lane begins with a sink that passes its picture on.
+    return [{ x0: i === 0 ? (segment.x0 + segment.x1) / 2 : segment.x0, x1: segment.x1, texture: (after?.is === 'cable' && after.light) || (before?.is === 'cable' && before.arrives && before.light) || undefined }]
   })
 }
 </script>

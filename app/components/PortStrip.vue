@@ -27,7 +27,7 @@ const groups = computed(() => {
     return { dir, ports }
   })
 })
-const width = computed(() => groups.value.reduce((sum, { ports }) => sum + ports.length * STEP + (ports.length ? 8 : 0), 0))
+const width = computed(() => groups.value.reduce((sum, { ports }) => sum + ports.length * STEP + (ports.length ? 8 : 0), 0) - 11)
 const words = computed(() => groups.value.filter(({ ports }) => ports.length).map(({ dir, ports }) => `${ports.filter(({ full }) => full).length} of ${ports.length} ${dir === 'in' ? 'inputs' : 'outputs'} used`).join(', '))
 const divide = computed(() => (groups.value[0]!.ports.length && groups.value[1]!.ports.length ? groups.value[0]!.ports.length * STEP + 1 : undefined))
 </script>

@@ -148,8 +148,9 @@ export function boardOf({ traced, findings }: Checked): Board {
     else if (finding.at.on === 'device') add(`source:${finding.at.device}`, finding)
   }
   const firstWith = new Map<string, string>()
-  // Shorter runs first: a run that goes on behind a sink shares its way with the one that ends there.
-  const lanes: Lane[] = [...runs].sort((a, b) => a.links.length - b.links.length).map((run) => {
+  const enters = ({ end }: Run) => Number(end !== undefined && gathers(chain.nodes.get(end.device)!))
+  // Of runs that share a way, the one into a switcher shows it, then the shorter one: what goes on behind a sink begins there.
+  const lanes: Lane[] = [...runs].sort((a, b) => enters(b) - enters(a) || a.links.length - b.links.length).map((run) => {
     const found = byRun.get(run.id) ?? []
     const hops = hopsOf(traced, run)
     let shared = 0

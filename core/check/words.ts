@@ -29,9 +29,10 @@ export function msText(ms: number): string {
   return `${figure(ms, ms < 10 ? 1 : 0)}${SPACE}ms`
 }
 
-/** Money of minor units with its code: "38.50 EUR"; whole amounts without decimals. */
+/** Money of minor units with its code: "38.50 EUR"; whole amounts without decimals, from 10 000 on in groups. */
 export function moneyText(minor: number, currency: string): string {
-  const amount = minor % 100 === 0 ? String(Math.abs(minor) / 100) : (Math.abs(minor) / 100).toFixed(2)
+  const digits = minor % 100 === 0 ? String(Math.abs(minor) / 100) : (Math.abs(minor) / 100).toFixed(2)
+  const amount = Math.abs(minor) >= 1e6 ? digits.replace(/\B(?=(\d{3})+(\.|$))/g, SPACE) : digits
   return `${minor < 0 ? '\u2212' : ''}${amount}${SPACE}${currency}`
 }
 

@@ -47,6 +47,6 @@ describe('papers', () => {
     const text = paperText(paper('inputs')).split('\n')
     expect(text[0]).toBe('Switcher\tInput\tLong name\tLabel\tArrives\tShot\tOperator\tSound')
     expect(text).toHaveLength(paper('inputs').rows.length + 1)
-    expect(paperHead(harbour)).toEqual(['Quayside Sports Hall, Port Lunden, 2027-03-13', 'rehearsal 07:30, doors 09:00, live 10:00 to 16:30', 'standard 1080p50'])
+    expect(paperHead(harbour)).toEqual(['Quayside Sports Hall, Port Lunden, 13 March 2027', 'rehearsal 07:30, doors 09:00, live 10:00 to 16:30', 'standard 1080p50'])
   })
 })

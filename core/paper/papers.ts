@@ -43,11 +43,11 @@ function cableSchedule(checked: Checked, units: Units): Paper {
     const name = (socket: Wire['from']) => (socket ? socketName(socket) : 'loose')
     const adapters = (['from', 'to'] as const).flatMap((end) => {
       const id = link.adapters?.[end]
-      return id === undefined ? [] : [`${plan.leads[id]!.title} at the ${end === 'from' ? 'source' : 'far'} end`]
+      return id === undefined ? [] : [`${plan.leads[id]!.title.split(',')[0]} at the ${end === 'from' ? 'source' : 'far'} end`]
     })
     return {
       number, from: name(from), to: name(to), type: cable.title,
-      route: link.routeM === undefined ? 'not measured' : lengthText(link.routeM, units),
+      route: link.routeM === undefined ? pieces ? '\u2013' : 'not measured' : lengthText(link.routeM, units),
       piece: pieces ? pieces.map(piece => lengthText(piece, units)).join(' + ') : noPiece ? `none that long (${lengthText(lengthM!, units)})` : 'not chosen',
       adapters: adapters.join('; '), near: `${number} to ${shortName(to)}`, far: `${number} from ${shortName(from)}`, note: link.note ?? '',
     }
@@ -135,10 +135,12 @@ export function paperText({ columns, rows }: Paper): string {
   return [columns.map(({ title }) => title).join('\t'), ...rows.map(row => columns.map(({ key }) => row[key] ?? '').join('\t'))].join('\n')
 }
 
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+
 /** The heading of every paper: where, when, and in which standard. */
 export function paperHead({ traced: { plan, chain } }: Checked): string[] {
   const { place: where, date, rehearsal, doors, start, end } = plan.brief
   const standards = [...new Set([...chain.nodes.values()].filter(isStage).map(({ standard }) => (standard ? formatLabel(standard) : '')))].filter(Boolean)
   const times = [rehearsal && `rehearsal ${rehearsal}`, doors && `doors ${doors}`, start && end ? `live ${start} to ${end}` : start && `live from ${start}`].filter(text => text !== undefined && text !== '')
-  return [[where, date].filter(Boolean).join(', '), times.join(', '), standards.length ? `standard ${listWords(standards)}` : ''].filter(Boolean)
+  return [[where, date && DAY.format(new Date(`${date}T00:00:00Z`))].filter(Boolean).join(', '), times.join(', '), standards.length ? `standard ${listWords(standards)}` : ''].filter(Boolean)
 }

@@ -89,7 +89,7 @@ function rungOf(checked: Checked, standard: VideoFormat, planner: Planner): Rung
     return [{ device: node.id, name: node.device.name, end, glow: hardest ? (hardest.need as Glow) : 'lit', words: hardest?.words ?? '' }]
   })
   return {
-    standard, label: formatLabel(standard), edits, lamps, why: '',
+    standard, label: formatLabel(standard), edits, lamps: inOrder(chain, lamps), why: '',
     now: stages.every(node => node.standard && sameFormat(node.standard, standard)),
     without: stages.filter(node => !listFormats(node.model.standards ?? []).some(format => sameFormat(format, standard))).map(({ device }) => device.name),
     before: checked.verdict, after: next.verdict,
@@ -99,6 +99,12 @@ function rungOf(checked: Checked, standard: VideoFormat, planner: Planner): Rung
     delayMs: slowest(next) - slowest(checked),
     breaks: next.findings.filter(({ key, severity }) => severity !== 'N' && !known.has(key)).map(finding => ({ severity: finding.severity, words: say(finding) })),
   }
+}
+
+/** Sources before sinks, each as they are ordered in the plan. */
+function inOrder(chain: Checked['traced']['chain'], lamps: readonly Lamp[]): Lamp[] {
+  const order = ({ device }: Lamp) => chain.nodes.get(device)!.device.order
+  return [...lamps].sort((a, b) => Number(a.end === 'sink') - Number(b.end === 'sink') || order(a) - order(b))
 }
 
 /** Typical delay of the slowest lit picture at any stage's outputs, ms; 0 in the dark. */

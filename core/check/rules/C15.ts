@@ -11,7 +11,7 @@ export const C15: Rule = {
   id: 'C15',
   about: 'The plan uses more of an item than the kit list holds.',
   says: { short: 'The plan uses {needed} of {item}, and the kit list holds {there}: {missing} will be missing in the van.' },
-  find: traced => lacking(traced).map(line => ghost(named(line), finding('C15', 'R', { on: 'kit', item: line.item! }, 'short', {
+  find: traced => lacking(traced).map(line => ghost(`Kit: ${line.pieceM === undefined ? '' : `${line.pieceM} m `}${line.short}`, finding('C15', 'R', { on: 'kit', item: line.item! }, 'short', {
     item: text(named(line)), needed: count(line.needed), there: count(line.needed - line.missing), missing: count(line.missing),
   }))),
   remedies: (traced, { at }) => {

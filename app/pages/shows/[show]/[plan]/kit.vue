@@ -204,7 +204,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
               <dd><select class="pick" aria-label="Mode" :value="device.mode ?? Object.keys(model.modes)[0]" @change="event => setMode((event.target as HTMLSelectElement).value)"><option v-for="(mode, id) in model.modes" :key="id" :value="id">{{ mode.title }}</option></select></dd>
             </template>
             <template v-for="[id, port] in outputs" :key="id">
-              <dt>{{ port.title }}<span class="small quiet"> {{ used.get(chosen)?.has(id) ? '' : 'free' }}</span></dt>
+              <dt>{{ port.title }}<span v-if="!used.get(chosen)?.has(id)" class="small quiet free">free</span></dt>
               <dd>
                 <select v-if="formatsOf(id).length" class="pick" :aria-label="`Format of ${port.title}`" :value="formatNow(id)" @change="event => set(['ports', id, 'format'], parseFormatLabel((event.target as HTMLSelectElement).value), `${device!.name} to ${(event.target as HTMLSelectElement).value}`)"><option v-for="label in formatsOf(id)" :key="label">{{ label }}</option><option v-if="!formatsOf(id).includes(formatNow(id))" disabled>{{ formatNow(id) }}</option></select>
                 <select v-if="port.feeds && port.feeds.length > 1" class="pick" :aria-label="`${port.title} carries`" :value="device.ports?.[id]?.feed ?? port.feeds[0]" @change="event => set(['ports', id, 'feed'], (event.target as HTMLSelectElement).value, `${device!.name} ${port.title} carries ${(event.target as HTMLSelectElement).value}`)"><option v-for="feed in port.feeds" :key="feed">{{ feed }}</option></select>
@@ -213,7 +213,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
               </dd>
             </template>
             <template v-for="[id, port] in inputs" :key="id">
-              <dt>{{ port.title }}<span class="small quiet"> {{ used.get(chosen)?.has(id) ? '' : 'free' }}</span></dt>
+              <dt>{{ port.title }}<span v-if="!used.get(chosen)?.has(id)" class="small quiet free">free</span></dt>
               <dd>
                 <template v-if="model.role === 'stage'">
                   <input v-if="port.carries !== 'sound'" class="pick label" :value="device.ports?.[id]?.label ?? ''" placeholder="label" :aria-label="`Label of ${port.title}`" @change="event => typed(event, labelSchema, value => set(['ports', id, 'label'], value, `Label ${value}`), device!.ports?.[id]?.label ?? '')">
@@ -279,6 +279,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
 .details p { margin: 2px 0 12px; }
 dl { display: grid; grid-template-columns: 132px minmax(0, 1fr); gap: 6px 16px; margin: 0; align-items: center; }
 dt { line-height: 1.25; }
+.free { margin-left: 6px; }
 dd { margin: 0; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .label { width: 12ch; }
 .ms { width: 7ch; text-align: right; }

@@ -81,7 +81,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
             <tr>
               <th />
               <th v-for="(lamp, i) in columns" :key="lamp.end + lamp.device" class="name" :class="{ first: i === sources }"><span>{{ lamp.name }}</span></th>
-              <th class="num">arrive</th><th class="num">set</th><th class="num">convert</th><th class="num">delay</th><th class="num">price</th><th>against the next</th>
+              <th class="num">arrive</th><th class="num">set</th><th class="num">convert</th><th class="num">delay</th><th class="num">price</th><th class="why">against the next</th>
             </tr>
           </thead>
           <tbody>
@@ -94,7 +94,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
               <td class="num">{{ row.settings }}</td><td class="num">{{ row.converters }}</td>
               <td class="num">{{ signed(Math.round(row.delayMs), msText(Math.abs(row.delayMs))) }}</td>
               <td class="num">{{ signed(row.minor, moneyText(Math.abs(row.minor), currency)) }}</td>
-              <td class="small quiet why">{{ row.why }}</td>
+              <td class="small quiet why" :title="row.why">{{ row.why }}</td>
             </tr>
           </tbody>
         </table>
@@ -146,7 +146,8 @@ tbody th b { font-size: 15px; font-weight: 650; margin-right: 8px; }
 .first { border-left: 1px solid var(--border); }
 .num { text-align: right; font-family: var(--figures); font-size: 13px; }
 .num.all { color: var(--light); font-weight: 650; }
-.why { max-width: 260px; overflow: hidden; text-overflow: ellipsis; }
+thead .num { font-family: var(--words); }
+.why { text-align: left; max-width: 260px; overflow: hidden; text-overflow: ellipsis; }
 .preview { flex: none; display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) 260px; gap: 32px; padding: 12px 16px 14px; border-top: 1px solid var(--border); background: var(--surface); max-height: 38%; overflow: auto; }
 h3 { font: 650 15px/1.3 var(--words); margin: 0 0 4px; }
 .preview p { margin: 0 0 4px; }
