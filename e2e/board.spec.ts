@@ -25,7 +25,7 @@ test('walks, renames, labels, measures, takes out and takes back, by keyboard', 
   await expect(page.getByLabel('Way, rises included')).toBeFocused()
   await page.keyboard.type('far')
   await keys('Enter')
-  await expect(page.getByText('a number of metres, e.g. 22')).toBeVisible()
+  await expect(page.getByText('a length, e.g. 22')).toBeVisible()
   await page.getByLabel('Way, rises included').fill('12,5')
   await keys('Enter')
   // 12.5 m are cut at 14.5 m: a 15 m piece, beyond the 7.5 m that always hold.

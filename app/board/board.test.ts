@@ -7,7 +7,7 @@ import { CLEAN } from '../../core/tests/clean'
 import { FAULTY } from '../../core/tests/faulty'
 import { plan } from '../../core/tests/plans'
 import { bandHeight, bandPath, darkPart, lightEnd, tickSpacing } from './band'
-import { layOut, PANEL_H } from './layout'
+import { layOut } from './layout'
 import { partsOf } from './parts'
 
 const boardFor = (written: Plan) => boardOf(check(written))
@@ -64,7 +64,7 @@ describe('the layout', () => {
     const board = boardFor(CLEAN['a feeder']!)
     const closed = layOut(board, 1264, undefined)
     const open = layOut(board, 1264, closed.lanes[0]!.lane.id)
-    expect(open.height - closed.height).toBe(PANEL_H + 8)
+    expect(open.height - closed.height).toBe(196 + 8)
     expect(open.panelY).toBe(open.rowH)
     expect(open.lanes[0]!.top).toBe(closed.lanes[0]!.top)
   })

@@ -13,6 +13,8 @@ export interface Columns {
   /** Where hops towards the sinks end. */
   readonly outX: number
   readonly width: number
+  /** A tablet upright: names are set smaller. */
+  readonly narrow: boolean
 }
 
 export interface Segment {
@@ -63,11 +65,13 @@ export interface Layout {
   readonly spines: readonly PlacedSpine[]
   /** Top of the opened lane's panel. */
   readonly panelY: number | undefined
+  readonly panelH: number
   readonly height: number
   readonly rowH: number
 }
 
-export const PANEL_H = 196
+/** Height of the opened lane's panel: upright on a tablet its ruler stands above both halves. */
+const panelHeight = (narrow: boolean): number => (narrow ? 272 : 196)
 /** How many rows down a splitter's other leg is drawn as a fork. */
 const FORK_ROWS = 3
 /** What goes on behind a sink stands apart from the spine, which it does not come from. */
@@ -82,7 +86,7 @@ export const rowHeight = (lanes: number): number => (lanes > 26 ? 32 : 44)
 export function layOut(board: Board, width: number, open: string | undefined): Layout {
   const rowH = rowHeight(board.lanes.length)
   const depths = depthsOf(board)
-  const columns = columnsFor(width, Math.max(0, ...depths.values()))
+  const columns = columnsFor(width, Math.max(0, ...depths.values()), needsOf(board))
   const rows: Row[] = []
   const spines: SpineRows[] = []
   const placed = new Set<string>()
@@ -151,8 +155,9 @@ export function layOut(board: Board, width: number, open: string | undefined): L
 
   function finish(): Layout {
     const openRow = rows.find(({ lane }) => lane.id === open)?.row
+    const panelH = panelHeight(columns.narrow)
     const panelY = openRow === undefined ? undefined : (openRow + 1) * rowH
-    const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? PANEL_H + 8 : 0)
+    const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? panelH + 8 : 0)
     const below = rowH > 40 ? 18 : 9
     const spineOf = new Map<string, { x: number }>(spines.map(({ stage }) => [stage.id, { x: columns.spineX[depths.get(stage.id) ?? 0]! }]))
     const done = new Map<string, PlacedLane>()
@@ -177,7 +182,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
     }
     const last = Math.max(0, ...rows.map(({ row }) => row + 1), ...spines.map(({ bottom }) => bottom))
     return {
-      columns, rowH, panelY, height: yOf(last) + 8,
+      columns, rowH, panelY, panelH, height: yOf(last) + 8,
       lanes: [...done.values()].sort((a, b) => a.top - b.top || a.x0 - b.x0),
       spines: spines.map(({ stage, top, bottom, inputs, outputs }) => ({
         stage, x: spineOf.get(stage.id)!.x, width: columns.spineW, top: yOf(top) + 4, height: yOf(bottom - 1) + rowH - yOf(top) - 10,
@@ -232,20 +237,27 @@ function depthsOf({ stages, lanes }: Board): Map<string, number> {
   return depths
 }
 
-function columnsFor(wanted: number, depth: number): Columns {
+/** Room that the fullest lane wants behind the stages and between two of them, so that its boxes show their words. */
+function needsOf({ lanes }: Board): { readonly out: number, readonly link: number } {
+  const room = (lane: Lane) => lane.hops.slice(lane.shared).reduce((sum, { is }) => sum + (is === 'device' ? BOX_W : 2 * GAP), 0)
+  const most = (side: (to: Lane['to']) => boolean) => Math.max(0, ...lanes.filter(({ from, to }) => from?.role === 'stage' && side(to)).map(room))
+  return { out: most(to => to?.role !== 'stage'), link: most(to => to?.role === 'stage') }
+}
+
+function columnsFor(wanted: number, depth: number, needs: { readonly out: number, readonly link: number }): Columns {
   const pad = 16
   const narrow = wanted < 1000
-  const sourceW = narrow ? 150 : 196
-  const sinkW = narrow ? 140 : 172
-  const spineW = depth === 0 && !narrow ? 120 : 104
-  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + (narrow ? 200 : 240) + depth * 88 + (narrow ? 150 : 190)
+  const sourceW = narrow ? 138 : 196
+  const sinkW = narrow ? 124 : 172
+  const spineW = narrow ? 92 : depth === 0 ? 120 : 104
+  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + (narrow ? 88 : 240) + depth * 88 + (narrow ? 150 : 190)
   const width = Math.max(wanted, least)
   const free = width - pad * 2 - sourceW - sinkW - (depth + 1) * spineW
-  const outW = Math.round(Math.max(narrow ? 150 : 190, free * (depth === 0 ? 0.4 : 0.34)))
-  const linkW = depth === 0 ? 0 : Math.max(88, Math.round((free - outW) * 0.2 / depth))
+  const outW = Math.round(Math.max(narrow ? 150 : 190, free * (depth === 0 ? 0.4 : 0.34), Math.min(needs.out, free * 0.46)))
+  const linkW = depth === 0 ? 0 : Math.round(Math.max(88, (free - outW) * 0.2 / depth, Math.min(needs.link, (free - outW) * 0.44 / depth)))
   const outX = width - pad - sinkW
   const last = outX - outW - spineW
-  return { pad, sourceW, sinkW, spineW, inX: pad + sourceW, outX, width, spineX: Array.from({ length: depth + 1 }, (_, d) => last - d * (spineW + linkW)) }
+  return { pad, sourceW, sinkW, spineW, inX: pad + sourceW, outX, width, narrow, spineX: Array.from({ length: depth + 1 }, (_, d) => last - d * (spineW + linkW)) }
 }
 
 /** Longer cables take more of the lane, though never in proportion: a short lead must stay readable. */
@@ -257,7 +269,7 @@ function segmentsOf(lane: Lane, skip: number, x0: number, x1: number): Segment[]
   const boxes = hops.filter(({ is }) => is === 'device').length
   const cables = hops.flatMap(hop => (hop.is === 'cable' ? [weightOf(hop)] : []))
   const weights = cables.reduce((sum, weight) => sum + weight, 0)
-  const boxW = Math.min(BOX_W, Math.max(56, ((x1 - x0) * 0.74) / Math.max(1, boxes)))
+  const boxW = Math.min(BOX_W, Math.max(56, ((x1 - x0) * 0.84) / Math.max(1, boxes)))
   const perWeight = weights ? Math.max(GAP, x1 - x0 - boxes * boxW) / weights : 0
   let x = x0
   return hops.map((hop, i) => {

@@ -9,7 +9,7 @@ const store = usePlanStore()
 <template>
   <footer class="foot small quiet">
     <span v-if="name" class="strong cut name">{{ name }}</span>
-    <span v-for="[key, what] in keys" :key="key"><span class="key">{{ key }}</span> {{ what }}</span>
+    <span class="keys"><span v-for="[key, what] in keys" :key="key"><span class="key">{{ key }}</span> {{ what }}</span></span>
     <span v-if="store.report" class="figures last">checked in {{ figure(store.report.ms, 1) }}&nbsp;ms</span>
   </footer>
 </template>
@@ -17,5 +17,6 @@ const store = usePlanStore()
 <style scoped>
 .foot { height: 24px; flex: none; display: flex; align-items: center; gap: 20px; padding: 0 16px; border-top: 1px solid var(--line); background: var(--surface); white-space: nowrap; overflow: hidden; }
 .name { color: var(--text); max-width: 240px; }
-.last { margin-left: auto; }
+.keys { display: flex; flex-wrap: wrap; gap: 0 20px; height: 24px; line-height: 24px; overflow: hidden; min-width: 0; }
+.last { margin-left: auto; flex: none; }
 </style>

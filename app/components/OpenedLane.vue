@@ -88,7 +88,7 @@ const columns = computed<Column[]>(() => props.parts.map(({ key, kind, hop }): C
   if (hop?.is === 'device') return { key, head: hop.short, main: hop.sets ?? (hop.addsMs === undefined ? 'dark' : `+ ${msText(hop.addsMs)}`), sub: hop.sets && hop.addsMs !== undefined ? `+ ${msText(hop.addsMs)}, ${figure(hop.watts)}\u00A0W` : `${figure(hop.watts)}\u00A0W` }
   if (hop?.is !== 'cable') return { key, head: '', main: '', sub: '' }
   const long = hop.lengthM === undefined ? 'not measured' : `${lengthText(hop.lengthM, units.value)}${hop.pieces && hop.pieces.length > 1 ? ` (${hop.pieces.join(' + ')})` : ''}`
-  const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `reach ${lengthText(hop.reachM, units.value)}`
+  const reach = hop.reachM === undefined ? hop.light ? '' : 'no picture' : `reach ${lengthText(hop.reachM < 20 ? hop.reachM : Math.floor(hop.reachM), units.value)}`
   const rate = hop.lossDb !== undefined ? `${figure(hop.lossDb)} of ${figure(hop.budgetDb ?? 0, 0)}\u00A0dB` : hop.bitsPerS === undefined ? '' : dataRateText(hop.bitsPerS)
   return { key, head: `${props.parts.length > 4 ? hop.short : hop.title}${hop.adapters.length ? ' + adapter' : ''}`, main: long, sub: reach, ...(rate ? { warn: rate } : {}) }
 }))
@@ -167,7 +167,7 @@ function extras({ effect }: Remedy | Choice): string {
 .opened { height: 100%; display: grid; grid-template-columns: minmax(0, 56fr) minmax(0, 44fr); grid-template-rows: minmax(0, 1fr); background: var(--surface); border: 1px solid var(--border); border-radius: 4px; overflow: hidden; }
 .left { display: flex; flex-direction: column; min-width: 0; min-height: 0; padding: 8px 12px 6px; }
 .ruler { display: flex; gap: 4px; min-width: 0; overflow: hidden; }
-.column { flex: 1 1 0; min-width: 0; display: flex; flex-direction: column; padding: 4px 8px; border-radius: 4px; border: 1px solid transparent; line-height: 1.3; }
+.column { flex: 1 1 0; min-width: 0; display: flex; flex-direction: column; padding: 4px 6px; border-radius: 4px; border: 1px solid transparent; line-height: 1.3; }
 .column:hover { border-color: var(--line); }
 .column.chosen { border-color: var(--chosen); }
 .column .main { font-size: 15px; color: var(--text); }
@@ -185,17 +185,23 @@ function extras({ effect }: Remedy | Choice): string {
 .close { font-family: var(--figures); min-height: 28px; height: 28px !important; }
 .offers:focus-visible { outline: none; }
 .offers { list-style: none; margin: 0; padding: 4px; overflow-y: auto; flex: 1; min-height: 0; }
-.offers li { display: grid; grid-template-columns: minmax(0, 1fr) 60px 152px; gap: 8px; padding: 5px 10px; border: 1px solid transparent; border-radius: 4px; cursor: pointer; align-items: baseline; line-height: 1.25; }
+.offers li { display: grid; grid-template-columns: minmax(0, 1fr) 76px 152px; gap: 8px; padding: 5px 10px; border: 1px solid transparent; border-radius: 4px; cursor: pointer; align-items: baseline; line-height: 1.25; }
 .offers li.quiet, .offers li.divide { display: block; cursor: default; }
 .divide { border-top: 1px solid var(--line) !important; margin-top: 4px; }
 .offers li.at { border-color: var(--chosen); background: var(--raised); }
 .unfit .title { color: var(--quiet); }
 .why { display: block; }
-.arrive { text-align: right; }
+.arrive { text-align: right; white-space: nowrap; }
 .arrive.better { color: var(--light); font-weight: 650; }
 .cost { text-align: right; white-space: nowrap; }
 @media (max-width: 1000px) {
-  .offers li { grid-template-columns: minmax(0, 1fr) 60px; }
+  .opened { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); grid-template-rows: auto minmax(0, 1fr) auto; }
+  .left { display: contents; }
+  .ruler { grid-column: 1 / 3; padding: 6px 10px; border-bottom: 1px solid var(--line); }
+  .sentences { grid-area: 2 / 1; padding: 8px 16px; }
+  .hands { grid-area: 3 / 1; padding: 4px 10px; flex-wrap: wrap; }
+  .right { grid-area: 2 / 2 / 4 / 3; }
+  .offers li { grid-template-columns: minmax(0, 1fr) 76px; }
   .cost { grid-column: 1 / 3; text-align: left; }
 }
 </style>

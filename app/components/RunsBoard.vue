@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { Board, CableHop } from '#core/board'
 import { figure, lengthText, SEVERITY_WORDS } from '#core/check'
-import { layOut, PANEL_H, type PlacedLane } from '~/board/layout'
+import { layOut, type PlacedLane, type PlacedSpine } from '~/board/layout'
 import { partsOf, type LanePart } from '~/board/parts'
 import { useBoardStore } from '~/stores/board'
 import { useUnits } from '~/stores/look'
@@ -101,9 +101,18 @@ function cableLabel({ title, lengthM }: Pick<CableHop, 'title' | 'lengthM'>): st
 
 const LETTER = 7.4
 
-/** The longest way to call the cable that fits beside its reason. */
-function fittingLabel(hop: CableHop, width: number): string {
-  const room = width - 16 - (hop.reason ? reasonLabel(hop).length * 7.2 + 12 : 0)
+/** Where the reason of a lane's dark end is written: it ends with its hop, and reaches back as far as its words need. */
+function reasonSpan({ x0, segments }: PlacedLane): readonly [number, number] {
+  const dark = segments.find(({ hop }) => hop.is === 'cable' && hop.reason)
+  if (dark?.hop.is !== 'cable') return [Infinity, Infinity]
+  return [Math.max(x0, dark.x1 - reasonLabel(dark.hop).length * LETTER - 24), dark.x1]
+}
+
+/** The longest way to call the cable that fits beside the lane's reason. */
+function fittingLabel(hop: CableHop, placed: PlacedLane, part: LanePart): string {
+  const [from, to] = reasonSpan(placed)
+  const end = from < part.x1 && to > part.x0 ? from : part.x1
+  const room = end - part.x0 - 22
   const ways = [cableLabel(hop), cableLabel({ title: hop.short, lengthM: hop.lengthM }), hop.lengthM === undefined ? `? ${units.value.length}` : lengthText(hop.lengthM, units.value)]
   return ways.find(words => words.length * LETTER <= room) ?? ''
 }
@@ -111,6 +120,12 @@ function fittingLabel(hop: CableHop, width: number): string {
 function reasonLabel({ reason }: CableHop): string {
   if (!reason) return ''
   return reason.tooFarM === undefined ? reason.words : `${lengthText(Number(reason.tooFarM.toFixed(reason.tooFarM < 10 ? 1 : 0)), units.value)} ${reason.words}`
+}
+
+/** Room that an output's number takes on the row of an input, px. */
+function besideWidth({ outputs }: PlacedSpine, y: number): number {
+  const beside = outputs.find(output => Math.abs(output.y - y) < 12)
+  return beside ? 12 + beside.span.length * 8 : 4
 }
 
 function keysDown(event: KeyboardEvent): void {
@@ -131,7 +146,7 @@ function keysDown(event: KeyboardEvent): void {
       <span :style="{ left: `${layout.columns.outX + 12}px` }">Who sees it</span>
     </div>
     <div class="scroll">
-      <div class="lay" :style="{ width: `${layout.columns.width}px`, height: `${layout.height}px` }">
+      <div class="lay" :class="{ narrow: layout.columns.narrow }" :style="{ width: `${layout.columns.width}px`, height: `${layout.height}px` }">
         <BoardLight :layout="layout" :fresh="fresh" />
 
         <section
@@ -145,7 +160,7 @@ function keysDown(event: KeyboardEvent): void {
             >
               <span class="number">{{ input.span }}</span><span class="small">free</span>
             </button>
-            <span v-else class="port" :class="{ unlit: !input.port.lit }" :style="{ top: `${input.y - spine.top - 16}px` }">
+            <span v-else class="port" :class="{ unlit: !input.port.lit }" :style="{ top: `${input.y - spine.top - 16}px`, right: `${besideWidth(spine, input.y)}px` }">
               <span class="number">{{ input.span }}</span><span class="small cut">{{ input.port.label }}</span>
             </span>
           </template>
@@ -181,15 +196,15 @@ function keysDown(event: KeyboardEvent): void {
               </button>
               <button
                 v-else-if="part.kind === 'device' && part.hop?.is === 'device'" :id="partId(placed.lane.id, part.key)" type="button" class="box small" :tabindex="isChosen(placed, part) ? 0 : -1"
-                :style="{ left: `${part.x0 + 6}px`, width: `${part.x1 - part.x0 - 12}px`, top: `${placed.y - 13}px` }" :aria-label="part.words" :title="part.hop.name" @click="press(placed, part)"
+                :style="{ left: `${part.x0 + 5}px`, width: `${part.x1 - part.x0 - 10}px`, top: `${placed.y - 13}px` }" :aria-label="part.words" :title="part.hop.name" @click="press(placed, part)"
               ><span class="cut">{{ part.hop.short }}</span></button>
               <button
                 v-else-if="part.kind === 'cable' && part.hop?.is === 'cable'" :id="partId(placed.lane.id, part.key)" type="button" class="cable" :tabindex="isChosen(placed, part) ? 0 : -1"
                 :style="{ left: `${part.x0 + 5}px`, width: `${part.x1 - part.x0 - 10}px`, top: `${placed.top}px`, height: `${placed.height}px` }" :aria-label="part.words" :title="cableLabel(part.hop)" @click="press(placed, part)"
               >
                 <span class="small texts">
-                  <span class="quiet cut">{{ fittingLabel(part.hop, part.x1 - part.x0) }}</span>
-                  <span v-if="part.hop.reason" class="strong reason">{{ reasonLabel(part.hop) }}</span>
+                  <span class="quiet cut">{{ fittingLabel(part.hop, placed, part) }}</span>
+                  <span v-if="part.hop.reason" class="strong reason" :style="{ right: `${Math.min(0, part.x1 - placed.x0 - reasonLabel(part.hop).length * LETTER)}px` }">{{ reasonLabel(part.hop) }}</span>
                 </span>
               </button>
               <button
@@ -202,7 +217,7 @@ function keysDown(event: KeyboardEvent): void {
           </li>
         </ul>
 
-        <div v-if="layout.panelY !== undefined && current" class="panel" :style="{ top: `${layout.panelY + 2}px`, height: `${PANEL_H}px`, width: `${layout.columns.width - 16}px` }">
+        <div v-if="layout.panelY !== undefined && current" class="panel" :style="{ top: `${layout.panelY + 2}px`, height: `${layout.panelH}px`, width: `${layout.columns.width - 16}px` }">
           <OpenedLane :key="current.placed.lane.id" :lane="current.placed.lane" :parts="current.parts" :part="currentPart" @part="key => selection.choose(current!.placed.lane.id, key)" @close="selection.open = false; focusPart()" @act="what => emit('act', what)" />
         </div>
       </div>
@@ -219,8 +234,7 @@ function keysDown(event: KeyboardEvent): void {
 .lanes { list-style: none; margin: 0; padding: 0; }
 .marker { position: absolute; width: 4px; border-radius: 2px; background: var(--chosen); }
 .spine { position: absolute; z-index: 0; background: var(--surface); border: 1px solid var(--border); border-radius: 4px; }
-.port { position: absolute; left: 0; right: 30px; height: 32px; display: flex; align-items: center; gap: 8px; padding-left: 10px; pointer-events: none; }
-.feeder .port { right: 4px; }
+.port { position: absolute; left: 0; right: 4px; height: 32px; display: flex; align-items: center; gap: 8px; padding-left: 10px; pointer-events: none; }
 .port.free { pointer-events: auto; color: var(--dark); border-radius: 4px; }
 .port.free:hover { color: var(--chosen); }
 .number { font: 650 20px/1 var(--words); min-width: 12px; }
@@ -233,17 +247,21 @@ function keysDown(event: KeyboardEvent): void {
 .name-plate:hover { color: var(--chosen); }
 .end-name { position: absolute; padding: 3px 6px; display: flex; flex-direction: column; justify-content: center; border-radius: 4px; line-height: 1.2; z-index: 2; }
 .end-name span { display: block; max-width: 100%; }
+.narrow .end-name .strong { font-size: 13px; }
+.narrow .port { padding-left: 8px; gap: 6px; }
+.narrow .box { padding: 0; }
 .compact .end-name { flex-direction: row; justify-content: flex-start; align-items: flex-end; gap: 8px; padding-bottom: 1px; }
 .compact .end-name .strong { flex: 0 1 auto; }
 .compact .end-name .quiet { flex: 0 100 auto; }
 .compact .box { height: 20px; margin-top: 3px; }
 .compact .texts { line-height: 16px; top: 0; }
 .end-name:hover, .cable:hover { background: var(--hover); }
-.box { position: absolute; z-index: 2; height: 26px; padding: 0 6px; background: var(--raised); border: 1px solid var(--border); border-radius: 4px; display: flex; align-items: center; justify-content: center; }
+.box { position: absolute; z-index: 2; height: 26px; padding: 0 2px; background: var(--raised); border: 1px solid var(--border); border-radius: 4px; display: flex; align-items: center; justify-content: center; }
 .box:hover { border-color: var(--text); }
-.cable { position: absolute; border-radius: 4px; overflow: hidden; z-index: 1; }
+.cable { position: absolute; border-radius: 4px; z-index: 1; }
+.cable:has(.reason) { z-index: 3; }
 .texts { position: absolute; left: 6px; right: 6px; top: 1px; display: flex; gap: 12px; justify-content: space-between; line-height: 18px; }
-.reason { margin-left: auto; white-space: nowrap; flex: none; max-width: 100%; overflow: hidden; text-overflow: ellipsis; }
+.reason { position: absolute; right: 0; top: -2px; white-space: nowrap; line-height: 16px; }
 .socket { position: absolute; height: 32px; border-radius: 4px; z-index: 2; }
 .ghost { position: absolute; white-space: nowrap; pointer-events: none; }
 .panel { position: absolute; left: 8px; z-index: 5; }

@@ -47,6 +47,7 @@ h1 { font: 650 28px/1 var(--words); margin: 0; flex: none; }
 .count b { font-weight: 650; }
 .facts { display: flex; gap: 32px; margin-left: auto; min-width: 0; font-size: 13px; }
 .facts span { overflow: hidden; text-overflow: ellipsis; }
+@media (max-width: 1000px) { .facts { flex-direction: column; gap: 0; text-align: right; line-height: 1.35; } }
 .next { color: var(--chosen); flex: none; height: 32px; font-size: 13px; }
 .next .key { color: var(--chosen); }
 </style>

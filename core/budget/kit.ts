@@ -57,7 +57,7 @@ export function kitLines(plan: Plan): KitLine[] {
     const minor = 'minor' in row ? row.minor : row.stock.find(({ m }) => m === pieceM)?.minor ?? 0
     const { owned, hired = 0, bought = 0 } = entry ?? { owned: 0 }
     return {
-      key, of, id, pieceM, title: row.title, short: row.short ?? row.title.split(',')[0]!, needed: count, item, owned, hired, bought,
+      key, of, id, pieceM, title: row.title, short: of === 'lead' ? row.short ?? row.title : row.title.split(',')[0]!, needed: count, item, owned, hired, bought,
       missing: Math.max(0, count - owned - hired - bought), minor, hireMinor: hireOf(entry, minor),
     }
   }).sort((a, b) => Number(a.of === 'lead') - Number(b.of === 'lead') || (a.title < b.title ? -1 : a.title > b.title ? 1 : 0) || (a.pieceM ?? 0) - (b.pieceM ?? 0))

@@ -197,9 +197,9 @@ function added(): void {
 .para { display: grid; grid-template-columns: minmax(0, 68ch) 210px; gap: 40px; padding: 10px 0; width: min(100%, calc(68ch + 250px)); }
 p { margin: 0; }
 ul { list-style: none; margin: 4px 0 0; padding: 0; }
-li { padding: 2px 0 2px 20px; text-indent: -20px; }
+li { position: relative; padding: 2px 92px 2px 20px; text-indent: -20px; }
 li > * { text-indent: 0; }
-.gone { font-size: 13px; min-height: 24px; opacity: 0; }
+.gone { position: absolute; right: 0; top: 6px; font-size: 13px; min-height: 24px; opacity: 0; }
 li:hover .gone, .gone:focus-visible { opacity: 1; }
 .more { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 10px; }
 @media (pointer: coarse) { .gone { opacity: 1; } }

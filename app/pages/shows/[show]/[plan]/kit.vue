@@ -290,5 +290,5 @@ dd { margin: 0; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .count.nothing { border-style: dashed; }
 .short td { color: var(--light); }
 th button { color: inherit; font-size: inherit; text-decoration: underline; text-decoration-color: var(--line); text-underline-offset: 3px; }
-@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); grid-template-rows: minmax(0, 1fr) minmax(0, 1fr); } .list { border-right: 0; border-bottom: 1px solid var(--border); } }
+@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); grid-template-rows: minmax(200px, 1fr) fit-content(56%); } .list { border-right: 0; border-bottom: 1px solid var(--border); } }
 </style>

@@ -209,7 +209,7 @@ function closeDialog(): void {
     <!-- Fetched when first wanted: the board itself should be there at once. -->
     <LazyAddDialog v-if="selection.dialog === 'add'" open :role="addRole" @close="closeDialog" @added="added" />
     <LazyChoicesDialog v-if="target" :target="target" @close="target = undefined" @add="target = undefined; openAdd('source')" />
-    <LazyPromptDialog v-if="selection.dialog === 'measure'" open title="Measure the cable&#8217;s way" label="Way, rises included" :suffix="units.length" :value="routeText" :schema="measureSchema" hint="Slack of 10 %, at least 2 m, is added before a piece is chosen." @done="measure" @close="closeDialog" />
+    <LazyPromptDialog v-if="selection.dialog === 'measure'" open title="Measure the cable&#8217;s way" label="Way, rises included" :suffix="units.length" :value="routeText" :schema="measureSchema" :hint="`Slack of 10 %, at least ${lengthText(2, units)}, is added before a piece is chosen.`" @done="measure" @close="closeDialog" />
     <LazyPromptDialog v-if="selection.dialog === 'rename'" open title="Rename" label="Name" :value="deviceName" :schema="nameSchema" @done="rename" @close="closeDialog" />
     <LazyPromptDialog v-if="selection.dialog === 'label'" open title="Label of the input" label="Short name on button and tile" :value="labelText" :schema="labelSchema" hint="Empty: the source&#8217;s own name." @done="relabel" @close="closeDialog" />
   </PlanFrame>

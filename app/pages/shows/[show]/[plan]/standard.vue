@@ -81,7 +81,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
             <tr>
               <th />
               <th v-for="(lamp, i) in columns" :key="lamp.end + lamp.device" class="name" :class="{ first: i === sources }"><span>{{ lamp.name }}</span></th>
-              <th class="num">arrive</th><th class="num">set</th><th class="num">convert</th><th class="num">delay</th><th class="num">price</th><th class="why">against the next</th>
+              <th class="num">arrive</th><th class="num">set</th><th class="num">convert</th><th class="num">delay</th><th class="num">price, {{ currency }}</th><th class="why">against the next</th>
             </tr>
           </thead>
           <tbody>
@@ -93,7 +93,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
               <td class="num" :class="{ all: row.after.arrive === row.after.wanted }">{{ row.after.arrive }} of {{ row.after.wanted }}</td>
               <td class="num">{{ row.settings }}</td><td class="num">{{ row.converters }}</td>
               <td class="num">{{ signed(Math.round(row.delayMs), msText(Math.abs(row.delayMs))) }}</td>
-              <td class="num">{{ signed(row.minor, moneyText(Math.abs(row.minor), currency)) }}</td>
+              <td class="num">{{ signed(row.minor, moneyText(Math.abs(row.minor), currency).replace(`\u00A0${currency}`, '')) }}</td>
               <td class="small quiet why" :title="row.why">{{ row.why }}</td>
             </tr>
           </tbody>
@@ -105,6 +105,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
           <p v-if="!rung.edits.length">Nothing needs to change.</p>
           <ul v-else-if="changes.length"><li v-for="lamp in changes" :key="lamp.end + lamp.device"><b>{{ lamp.name }}</b>: {{ lamp.glow === 'converter' ? `put in ${lamp.words}` : lamp.words }}</li></ul>
           <p v-else>Only the switchers are set anew.</p>
+          <p v-if="rung.why" class="quiet narrow">Against the next: {{ rung.why }}.</p>
           <p v-if="rung.without.length" class="quiet">{{ rung.without.join(' and ') }} cannot work in it and stays as it is.</p>
         </div>
         <div>
@@ -153,6 +154,10 @@ h3 { font: 650 15px/1.3 var(--words); margin: 0 0 4px; }
 .preview p { margin: 0 0 4px; }
 .preview ul { margin: 0; padding: 0; list-style: none; }
 .preview li { padding: 1px 0; }
+.narrow { display: none; }
 .do { display: flex; flex-direction: column; gap: 8px; align-items: stretch; }
-@media (max-width: 1000px) { .preview { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); } .do { grid-column: 1 / 3; } .legend { display: none; } }
+@media (max-width: 1000px) { .preview { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); } .do { grid-column: 1 / 3; }
+  .bar { flex-wrap: wrap; height: auto; padding: 8px 16px; gap: 8px 20px; } .legend { margin-left: 0; }
+  .why { display: none; } .narrow { display: block; }
+  .name { width: 22px; min-width: 22px; } tbody th, thead th, td { padding: 0 5px; } td.lamp { padding: 0; } }
 </style>
