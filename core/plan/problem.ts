@@ -21,7 +21,7 @@ export function show(value: unknown): string {
   if (value === undefined) return 'nothing'
   if (Array.isArray(value)) return `a list of ${value.length}`
   if (value !== null && typeof value === 'object') return 'an object'
-  const text = JSON.stringify(value)
+  const text = typeof value === 'number' ? String(value) : JSON.stringify(value)
   return text.length > 60 ? `${text.slice(0, 57)}..."` : text
 }
 

@@ -19,7 +19,7 @@ export function checkReferences(plan: Plan, base: string): Refusal {
     const bad = checkLead(lead, `${base}/leads/${id}`)
     if (bad) return bad
   }
-  return checkDevices(plan, base) ?? checkLinks(plan, base) ?? checkOthers(plan, base) ?? checkKit(plan, base) ?? (plan.brief.standard ? checkFormat(plan.brief.standard, `${base}/brief/standard`) : undefined)
+  return checkDevices(plan, base) ?? checkLinks(plan, base) ?? checkOthers(plan, base) ?? checkKit(plan, base) ?? checkDay(plan.brief.date, `${base}/brief/date`) ?? (plan.brief.standard ? checkFormat(plan.brief.standard, `${base}/brief/standard`) : undefined)
 }
 
 function checkDevices(plan: Plan, base: string): Refusal {
@@ -89,6 +89,13 @@ function checkKit(plan: Plan, base: string): Refusal {
     if (!cable && item.pieceM !== undefined) return refuse(`${at}/pieceM`, show(item.pieceM), 'nothing: only cables are counted by length')
   }
   return undefined
+}
+
+function checkDay(date: string | undefined, path: string): Refusal {
+  if (date === undefined) return undefined
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number]
+  // Day 0 of the next month is the last of this one.
+  return day <= new Date(Date.UTC(year, month, 0)).getUTCDate() ? undefined : refuse(path, show(date), 'a day that the calendar has, such as 2027-03-14')
 }
 
 function checkFormat(format: VideoFormat, path: string): Refusal {

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { request } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { canonicalPlan, canonicalText, openFile } from '#core/plan'
+import { REFUSED } from '../../core/tests/refused'
 import { ask, dropFolder, preparedFolder, start, type Running } from './running'
 
 let server: Running
@@ -86,6 +87,67 @@ describe('transactions', () => {
     expect(body.mine.map((entry: any) => entry.transaction.seq)).toEqual([1, 2])
     expect(body.lastSeq).toBe(2)
   })
+})
+
+/** Reads a stream of events until `enough` of them have come, or three seconds have passed. */
+async function hear(show: string, after: number, enough: number, meanwhile: () => Promise<unknown> = async () => {}): Promise<{ event: string, data: string }[]> {
+  const response = await fetch(at(`/shows/${show}/plans/main/events?after=${after}`), { signal: AbortSignal.timeout(20_000) })
+  expect(response.headers.get('content-type')).toContain('text/event-stream')
+  const reader = response.body!.getReader()
+  const started = meanwhile()
+  let text = ''
+  const events = () => text.split('\n\n').slice(0, -1).map(block => ({ event: /^event: (.*)$/m.exec(block)?.[1] ?? '', data: /^data: (.*)$/m.exec(block)?.[1] ?? '' }))
+  while (events().length < enough) {
+    const { done, value } = await reader.read()
+    if (done) break
+    text += new TextDecoder().decode(value)
+  }
+  await started
+  await reader.cancel()
+  return events()
+}
+
+describe('events', () => {
+  it('tell what was written before and what is written meanwhile, in order and with its inverse', async () => {
+    const show = await imported()
+    await write(show, 0, rename(1, 'Before'))
+    await write(show, 1, rename(2, 'Also before'))
+    const events = await hear(show, 1, 3, () => write(show, 2, rename(1, 'Meanwhile', 'tests-two')))
+    expect(events.map(({ event }) => event)).toEqual(['open', 'written', 'written'])
+    const entries = events.slice(1).flatMap(({ data }) => JSON.parse(data) as any[])
+    expect(entries.map(entry => [entry.revision, entry.transaction.title])).toEqual([[2, 'Call it Also before'], [3, 'Call it Meanwhile']])
+    expect(entries[1].inverse).toMatchObject([{ do: 'set', value: 'Also before' }])
+  })
+  it('are told once for a transaction that is sent twice', async () => {
+    const show = await imported()
+    await write(show, 0, rename(1, 'One'))
+    const events = await hear(show, 1, 2, async () => {
+      await write(show, 0, rename(1, 'One'))
+      await write(show, 1, rename(2, 'Two'))
+    })
+    expect((JSON.parse(events[1]!.data) as any[]).map(entry => entry.revision)).toEqual([2])
+  })
+  it('belong to a plan that is there, from a revision that is one', async () => {
+    expect(await ask(at('/shows/nope/plans/main/events'))).toMatchObject({ status: 404, body: { error: { code: 'not-found' } } })
+    const show = await imported()
+    expect(await ask(at(`/shows/${show}/plans/main/events?after=-1`))).toMatchObject({ status: 422, body: { error: { path: '/after' } } })
+  })
+})
+
+describe('bad files', () => {
+  it('are refused with their place, all of them, and leave nothing behind', async () => {
+    const count = async () => (await ask<unknown[]>(at('/shows'))).body.length
+    const before = await count()
+    const taken: string[] = []
+    for (const { name, text, path } of REFUSED) {
+      const { status, body } = await ask(at('/shows/import'), 'POST', text)
+      const told = status === 413 ? text.length > 10_000_000 : status === 422 && body.error.path === path && body.error.found && body.error.allowed
+      if (!told) taken.push(`${name}: ${status} ${JSON.stringify(body).slice(0, 120)}`)
+    }
+    expect(taken).toEqual([])
+    expect(await count()).toBe(before)
+    expect((await ask(at('/health'))).status).toBe(200)
+  }, 240_000)
 })
 
 describe('bad requests', () => {
