@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { request } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { canonicalPlan, canonicalText, openFile } from '#core/plan'
-import { REFUSED } from '../../core/tests/refused'
+import { REFUSED } from '#core/tests'
 import { ask, dropFolder, preparedFolder, start, type Running } from './running'
 
 let server: Running

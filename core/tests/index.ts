@@ -1,0 +1,1 @@
+export { changed, REFUSED, type Refused } from './refused'
