@@ -28,6 +28,20 @@ export async function openShow(page: Page, title: string): Promise<void> {
   await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
 }
 
+/** Opens a copy of a demo show, so that walks do not meet each other's changes. */
+export async function openCopy(page: Page, title: string, screen = 'runs'): Promise<string> {
+  const shows = await (await page.request.get('/api/shows')).json() as { id: string, title: string }[]
+  const { id } = await (await page.request.post(`/api/shows/${shows.find(show => show.title === title)!.id}/duplicate`)).json() as { id: string }
+  await page.goto(`/shows/${id}/main/${screen}`)
+  await expect(verdict(page)).toBeVisible()
+  return `/shows/${id}/main`
+}
+
+/** Presses keys one after the other. */
+export const press = async (page: Page, ...keys: string[]): Promise<void> => { for (const key of keys) await page.keyboard.press(key) }
+
+export const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
+
 export async function newShow(page: Page, title: string): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: /New show/ }).click()

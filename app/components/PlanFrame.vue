@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, watch } from 'vue'
+import { computed, onMounted, watch } from 'vue'
 import { string } from 'yup'
 import type { Severity } from '#core/check'
 import type { Command } from '~/components/PaletteDialog.vue'
@@ -44,6 +44,11 @@ watch([() => route.params.show, () => route.params.plan], async ([show, plan]) =
   }
   emit('opened')
 }, { immediate: true })
+// Every screen and dialog is fetched while there is time, so that all of them open when the server is away.
+onMounted(() => onNuxtReady(() => {
+  void Promise.all([import('./QuestionDialog.vue'), import('./PaletteDialog.vue'), import('./HelpDialog.vue'), import('./PromptDialog.vue'), import('./AddDialog.vue'), import('./ChoicesDialog.vue')]).catch(() => undefined)
+  for (const { id } of SCREENS) void preloadRouteComponents(`${base.value}/${id}`)
+}))
 useHead({ title: computed(() => (store.show ? `${store.show.title}: ${props.screen}` : 'Interlumen')) })
 useEventListener(window, 'focus', () => void store.refresh())
 

@@ -3,7 +3,7 @@ import { afterAll, describe, expect, it } from 'vitest'
 import { applyEdits, canonicalPlan, openFile, type Plan } from '#core/plan'
 import { ask, dropFolder, freshFolder, launch, preparedFolder, start, type Running } from './running'
 
-const KILLS = Number(process.env.INTERLUMEN_KILLS ?? 30)
+const KILLS = Number(process.env.INTERLUMEN_KILLS ?? 100)
 const demo = readFileSync(new URL('../../demo/kiln-night.json', import.meta.url), 'utf8')
 const folders: string[] = []
 afterAll(() => folders.forEach(dropFolder))

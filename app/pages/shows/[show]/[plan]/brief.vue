@@ -111,7 +111,7 @@ function added(): void {
 <template>
   <PlanFrame screen="brief" :busy="adding || selection.dialog !== undefined" :keys="[['Tab', 'next blank'], ['Enter', 'write in it'], ['Esc', 'leave it'], ['1–5', 'screens'], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
     <div v-if="store.plan" class="screen brief">
-      <h1 class="unseen">Brief</h1>
+      <h2 class="unseen">Brief</h2>
       <section class="para">
         <p>
           <FillIn label="Title of the show" :value="store.show?.title" blank="Untitled" :schema="titleSchema" @done="retitle" />

@@ -58,7 +58,7 @@ async function copy(): Promise<void> {
         <button type="button" class="btn small" @click="download">CSV</button>
         <button type="button" class="btn small primary" @click="print">Print, {{ letter ? 'Letter' : 'A4' }}</button>
       </div>
-      <div class="desk">
+      <div class="desk" tabindex="0">
         <article v-if="paper" class="paper" :class="{ letter }">
           <header>
             <div><h2>{{ paper.title }}</h2><p>{{ store.show?.title }}, {{ store.plan?.title }}</p></div>

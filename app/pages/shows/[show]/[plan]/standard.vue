@@ -76,7 +76,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
         </span>
       </div>
       <div class="scroll">
-        <table role="listbox" tabindex="0" aria-label="Standards, the best first" :aria-activedescendant="chosen ? `rung-${chosen}` : undefined" @keydown="keys">
+        <table role="grid" tabindex="0" aria-label="Standards, the best first" :aria-activedescendant="chosen ? `rung-${chosen}` : undefined" @keydown="keys">
           <thead>
             <tr>
               <th />
@@ -85,7 +85,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
             </tr>
           </thead>
           <tbody>
-            <tr v-for="row in shown" :id="`rung-${row.label}`" :key="row.label" role="option" :aria-selected="row.label === chosen" :class="{ on: row.label === chosen, aside: given !== undefined && row.label !== given }" @click="chosen = row.label" @dblclick="mayTake(row) && take(row)">
+            <tr v-for="row in shown" :id="`rung-${row.label}`" :key="row.label" :aria-selected="row.label === chosen" :class="{ on: row.label === chosen, aside: given !== undefined && row.label !== given }" @click="chosen = row.label" @dblclick="mayTake(row) && take(row)">
               <th scope="row"><b class="figures">{{ row.label }}</b><span v-if="row.now" class="small quiet">in use</span></th>
               <td v-for="(lamp, i) in columns" :key="lamp.end + lamp.device" class="lamp" :class="{ first: i === sources }">
                 <LadderLamp v-if="lampOf(row, lamp)" :glow="lampOf(row, lamp)!.glow" :title="`${lamp.name}: ${GLOW_WORDS[lampOf(row, lamp)!.glow]}${lampOf(row, lamp)!.words ? `, ${lampOf(row, lamp)!.words}` : ''}`" />
