@@ -15,7 +15,7 @@ const toApp = { regex: '(^|/)app/|^~/', message: 'app/ and server/ meet only ove
 const restrict = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] })
 
 export default tseslint.config(
-  { ignores: ['.nuxt/**', '.output/**', 'node_modules/**', 'core/plan/validators.generated.js', 'test-results/**', 'server/db/migrations/**'] },
+  { ignores: ['.stryker-tmp/**', '.nuxt/**', '.output/**', 'node_modules/**', 'core/plan/validators.generated.js', 'test-results/**', 'server/db/migrations/**'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],

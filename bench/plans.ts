@@ -77,3 +77,35 @@ export function largePlan(sources: number, seed = 'bench'): Plan {
   if (!opened.ok) throw new Error(JSON.stringify(opened.problem))
   return opened.value
 }
+
+/** So many sources, half on a feeder and half on the last stage (up to 15 each), cameras and computers in turn, a screen and a recorder. */
+export function twoStages(sources: number): Plan {
+  const standard: VideoFormat = { raster: '1920x1080', scan: 'p', rate: '50/1' }
+  const { from: _, ...row } = MODELS.get('switcher-12-sdi')!
+  const more = Object.fromEntries([13, 14, 15, 16].map(number => [`in-${number}`, { ...row.ports['in-12']!, title: `SDI in ${number}`, number }]))
+  const devices: Record<string, Device> = { main: { model: 'wide-switcher', name: 'Main', order: 1, standard }, side: { model: 'wide-switcher', name: 'Side', order: 2, standard } }
+  const links: Record<string, Link> = { join: { from: { device: 'side', port: 'out-1' }, to: { device: 'main', port: 'in-16' }, cable: 'coax-rg6', routeM: 10 } }
+  for (let i = 0; i < sources; i++) {
+    const to = { device: i % 2 ? 'main' : 'side', port: `in-${Math.floor(i / 2) + 1}` }
+    const id = `source-${i}`
+    const [model, port] = ([['camera-studio-sdi', 'sdi'], ['camera-ptz', 'sdi'], ['laptop', 'hdmi'], ['computer', 'hdmi-1']] as const)[Math.floor(i / 2) % 4]!
+    devices[id] = { model, name: id, order: i, ports: { [port]: { format: standard } }, ...(i === 0 ? { shot: 'safe' as const } : {}) }
+    if (port === 'sdi') {
+      links[id] = { from: { device: id, port }, to, cable: 'coax-rg6', routeM: 20 + i }
+      continue
+    }
+    devices[`${id}-box`] = { model: 'hdmi-to-sdi', name: `${id} box`, order: i }
+    links[`${id}-short`] = { from: { device: id, port }, to: { device: `${id}-box`, port: 'in' }, cable: 'hdmi-passive', routeM: 1 }
+    links[id] = { from: { device: `${id}-box`, port: 'out' }, to, cable: 'coax-rg6', routeM: 20 + i }
+  }
+  devices.watch = { model: 'screen', name: 'Multiview', order: 1 }
+  devices.keep = { model: 'recorder-hdmi', name: 'Recorder', order: 2 }
+  devices.turn = { model: 'sdi-to-hdmi', name: 'Converter', order: 1 }
+  links.watch = { from: { device: 'main', port: 'out-6' }, to: { device: 'watch', port: 'in' }, cable: 'hdmi-passive', routeM: 2 }
+  links.turned = { from: { device: 'main', port: 'out-1' }, to: { device: 'turn', port: 'in' }, cable: 'coax-rg6', routeM: 5 }
+  links.kept = { from: { device: 'turn', port: 'out' }, to: { device: 'keep', port: 'in' }, cable: 'hdmi-passive', routeM: 1 }
+  const models = { ...Object.fromEntries((['camera-studio-sdi', 'camera-ptz', 'laptop', 'computer', 'hdmi-to-sdi', 'sdi-to-hdmi', 'screen', 'recorder-hdmi'] as const).map(id => [id, { from: MODELS.get(id)!.from }])), 'wide-switcher': { ...row, ports: { ...row.ports, ...more } } }
+  const opened = openPlan({ ...emptyPlan('Two stages'), models, leads: Object.fromEntries((['hdmi-passive', 'coax-rg6'] as const).map(id => [id, { from: LEADS.get(id)!.from }])), devices, links, wants: { seen: { sink: 'watch', feed: 'multiview' }, kept: { sink: 'keep', feed: 'program' } } })
+  if (!opened.ok) throw new Error(JSON.stringify(opened.problem))
+  return opened.value
+}

@@ -6,7 +6,8 @@ import { resolve, runsOf, trace } from '#core/chain'
 import { check, remediesOf } from '#core/check'
 import { canonicalText, FORMAT_VERSION } from '#core/plan'
 import { ask, dropFolder, freshFolder, start } from '../server/tests/running'
-import { largePlan } from './plans'
+import { inPlace, ladder } from '#core/solve'
+import { largePlan, twoStages } from './plans'
 
 const quantile = (values: readonly number[], q: number): number => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))]!
 const report = (what: string, values: readonly number[]) => console.log(`${what.padEnd(58)} median ${quantile(values, 0.5).toFixed(2).padStart(8)} ms   p95 ${quantile(values, 0.95).toFixed(2).padStart(8)} ms`)
@@ -32,6 +33,11 @@ for (const sources of [10, 60, 200]) {
   report('  resolve + trace + check', time(() => check(plan), 100))
   if (sources < 200 && checked.findings.length) report('  all remedies of a finding, each tried', checked.findings.slice(0, 8).map(finding => time(() => remediesOf(checked, finding), 3)[2]!))
 }
+
+const two = check(twoStages(24))
+const rungs = ladder(two, inPlace)
+console.log(`\n24 sources on two stages, ${rungs.length} standards, ${two.findings.length} findings`)
+report('  the ladder: every standard planned, applied and checked', time(() => ladder(two, inPlace), 10))
 
 const folder = freshFolder()
 const server = await start(folder)
@@ -69,6 +75,31 @@ for (let i = 0; i < 60; i++) {
 const measured = (name: string) => page.evaluate(measure => performance.getEntriesByName(measure).map(({ duration }) => duration), name)
 report('  from dispatch of an edit to the verdict in the store', (await measured('interlumen:edit-to-verdict')).slice(10))
 report('  round trip of a write to the server', (await measured('interlumen:write')).slice(10))
+// The board of 60 sources scrolled for two seconds: how long each frame took.
+const frames = await page.evaluate(() => new Promise<number[]>((resolve) => {
+  const area = document.querySelector('.board .scroll')!
+  const times: number[] = []
+  let last = performance.now()
+  const step = (now: number) => {
+    times.push(now - last)
+    last = now
+    area.scrollTop += area.scrollTop + area.clientHeight >= area.scrollHeight - 1 ? -area.scrollTop : 24
+    if (times.length < 120) requestAnimationFrame(step)
+    else resolve(times.slice(1))
+  }
+  requestAnimationFrame(step)
+}))
+report(`  a frame while ${await page.locator('.lanes > li').count()} lanes scroll`, frames)
+// In the page's own worker, as the Standard screen asks for it.
+const { body: { id: ladderShow } } = await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', canonicalText({ format: FORMAT_VERSION, show: { title: 'Two stages' }, plans: { main: twoStages(24) } }))
+await page.goto(`${server.url}/shows/${ladderShow}/main/standard`)
+await page.getByText(/standards tried in/).waitFor()
+const tries: number[] = []
+for (let i = 0; i < 8; i++) {
+  await page.reload()
+  tries.push(Number(/tried in (\d+)/.exec(await page.getByText(/standards tried in/).innerText())![1]))
+}
+report('  the ladder in the worker of a fresh page, 24 sources', tries)
 await browser.close()
 await server.stop()
 dropFolder(folder)

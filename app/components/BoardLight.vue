@@ -55,6 +55,7 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
 
     <g v-for="placed in layout.lanes" :key="placed.lane.id">
       <template v-if="placed.fork">
+        <path v-if="placed.segments[0]?.hop.is === 'cable' && placed.segments[0].hop.light" :d="`M${placed.fork.x} ${placed.fork.fromY}V${placed.y}`" stroke="var(--edge)" :stroke-width="bandHeight(placed.segments[0].hop.light) + 1.6" fill="none" />
         <path v-if="placed.segments[0]?.hop.is === 'cable' && placed.segments[0].hop.light" :d="`M${placed.fork.x} ${placed.fork.fromY}V${placed.y}`" stroke="var(--band)" :stroke-width="bandHeight(placed.segments[0].hop.light)" fill="none" />
         <path v-else :d="`M${placed.fork.x} ${placed.fork.fromY}V${placed.y}`" stroke="var(--dark)" stroke-width="1.5" stroke-dasharray="3 3" fill="none" />
       </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { formatLabel, type VideoFormat } from '#core/signal'
 import type { LinkEnd } from '#core/plan'
 import { clientId } from '~/stores/client'
@@ -39,19 +39,23 @@ const whose = computed(() => {
   const { who, client } = props.question.theirs.transaction
   return who ?? (client === clientId() ? 'Another tab of yours' : 'Somebody else')
 })
+
+// Theirs is written already: keeping it is the answer that changes nothing.
+const keep = ref<HTMLButtonElement>()
+watch(() => props.question, () => void nextTick(() => requestAnimationFrame(() => keep.value?.focus())), { immediate: true })
 </script>
 
 <template>
   <v-dialog model-value persistent max-width="560" aria-label="Two changes meet">
     <div class="sheet">
       <h2>{{ question.undo ? 'Undo what has been changed since?' : 'Two changes meet' }}</h2>
-      <p class="what">{{ question.undo ? `You would take back “${question.mine.title.replace(/^Undo: /, '')}”, and ${whose} has changed the same since:` : `${whose} and you have both changed the same:` }} <b>{{ what }}</b>.</p>
+      <p class="what">{{ question.undo ? `You would take back “${question.mine.title.replace(/^Undo: /, '')}”, and ${whose} has changed the same since:` : `${whose} and you have both changed this:` }} <b>{{ what }}</b>.</p>
       <dl>
         <dt>{{ whose }}</dt><dd><b>{{ theirs }}</b><span class="small quiet">{{ question.theirs.transaction.title }}</span></dd>
         <dt>You</dt><dd><b>{{ mine }}</b><span class="small quiet">{{ question.mine.title }}</span></dd>
       </dl>
       <div class="ends">
-        <button class="btn" type="button" autofocus @click="store.answer('theirs')">Keep theirs</button>
+        <button ref="keep" class="btn" type="button" @click="store.answer('theirs')">Keep theirs</button>
         <button class="btn primary" type="button" @click="store.answer('mine')">{{ question.undo ? 'Undo all the same' : 'Take mine' }}</button>
       </div>
     </div>

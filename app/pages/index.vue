@@ -160,7 +160,7 @@ h2 { font: 650 15px/1.2 var(--words); margin: 48px 0 8px; color: var(--quiet); }
 ul { list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--line); }
 li { display: flex; align-items: center; border-bottom: 1px solid var(--line); min-height: 56px; }
 li.gone { min-height: 44px; }
-.open { flex: 1; min-width: 0; display: grid; grid-template-columns: minmax(0, 1fr) auto 210px 110px; gap: 20px; align-items: center; text-decoration: none; padding: 8px; border-radius: 4px; min-height: 44px; }
+.open { flex: 1; min-width: 0; display: grid; grid-template-columns: minmax(0, 1fr) auto 176px 96px; gap: 14px; align-items: center; text-decoration: none; padding: 8px; border-radius: 4px; min-height: 44px; }
 a.open:hover { background: var(--surface); }
 .title { font-size: 20px; }
 .gone .title { font-size: 15px; }
