@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
-import { openFile } from '#core/plan'
+import { check } from '#core/check'
+import { applyEdits, openFile, type Edit } from '#core/plan'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const run = (args: string[], input?: string) => spawnSync(process.execPath, ['--import', 'tsx', 'cli/interlumen.ts', ...args], { cwd: root, encoding: 'utf8', input })
@@ -60,5 +61,34 @@ describe('apply', () => {
     }
     expect(run(['check', file]).status).toBe(0)
     expect(run(['check', '-'], readFileSync(file, 'utf8')).status).toBe(0)
+  })
+})
+
+describe('standard', () => {
+  it('lists every standard that the switcher offers, the one in use among them', () => {
+    const { status, stdout } = run(['standard', CLEAN])
+    expect(status).toBe(0)
+    // The switcher's data sheet: seven progressive and two interlaced standards of 1080 lines, three of 720.
+    for (const label of ['1080p23.98', '1080p25', '1080p29.97', '1080p30', '1080p50', '1080p59.94', '1080p60', '1080i50', '1080i59.94', '720p50', '720p59.94', '720p60']) expect(stdout).toContain(label)
+    expect(stdout.split('\n')[0]).toContain('1080p59.94')
+  })
+  it('prints JSON whose edits make of the file what each row says', () => {
+    const { status, stdout } = run(['standard', CLEAN, '--json'])
+    expect(status).toBe(0)
+    const rows = JSON.parse(stdout) as { label: string, now: boolean, edits: Edit[], after: object, price: { minor: number, currency: string }, delay: { unit: string } }[]
+    expect(rows.filter(({ now }) => now).map(({ label }) => label)).toEqual(['1080p59.94'])
+    const opened = openFile(readFileSync(join(root, CLEAN), 'utf8'))
+    if (!opened.ok) throw new Error(opened.problem.path)
+    for (const { edits, after, price, delay } of rows) {
+      const applied = applyEdits(opened.value.plans.main!, edits)
+      if (!applied.ok) throw new Error(applied.problem.path)
+      expect(check(applied.value.plan).verdict).toEqual(after)
+      expect([price.currency, delay.unit]).toEqual(['EUR', 'ms'])
+    }
+  })
+  it('says when there is no switcher, and when the file is none', () => {
+    const bare = '{"format": 2, "show": {"title": "x"}, "plans": {"main": {"title": "y"}}}'
+    expect(run(['standard', '-'], bare)).toMatchObject({ status: 0, stdout: expect.stringContaining('no switcher') })
+    expect(run(['standard', '-'], '{')).toMatchObject({ status: 2, stderr: expect.stringContaining('no JSON') })
   })
 })

@@ -139,7 +139,7 @@ function runStandard(args: readonly string[]): number {
     console.log([
       `${rung.label.padEnd(11)} ${rung.after.arrive} of ${rung.after.wanted} arrive`,
       (['lit', 'setting', 'converter', 'dark'] as const).map(glow => `${count(glow)} ${GLOW_WORDS[glow]}`).join(', '),
-      `${rung.delayMs < 0 ? '\u2212' : '+'} ${msText(Math.abs(rung.delayMs))}`, moneyText(rung.minor, plan.brief.currency ?? CATALOGUE_CURRENCY), rung.now ? 'in use' : '', rung.why,
+      Math.abs(rung.delayMs) < 0.05 ? 'no delay' : `${rung.delayMs < 0 ? '\u2212' : '+'} ${msText(Math.abs(rung.delayMs))}`, moneyText(rung.minor, plan.brief.currency ?? CATALOGUE_CURRENCY), rung.now ? 'in use' : '', rung.why,
     ].filter(Boolean).join('   '))
     for (const { severity, words } of rung.breaks) console.log(`            ${severity}  ${words}`)
   }
