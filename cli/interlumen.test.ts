@@ -92,3 +92,20 @@ describe('standard', () => {
     expect(run(['standard', '-'], '{')).toMatchObject({ status: 2, stderr: expect.stringContaining('no JSON') })
   })
 })
+
+describe('whatif', () => {
+  it('says what goes dark without a device, and what can still be cut to', () => {
+    const { status, stdout } = run(['whatif', 'demo/harbour-robotics-cup.json', '--without', 'side'])
+    expect(status).toBe(0)
+    // The feeder has a screen of its own and brings three sources; all of the program stays.
+    expect(stdout).toMatch(/Without Side .*\n {2}dark: Side operator's screen \(multiview\)\n {2}lost: .*Judge's tablet/)
+    expect(stdout).toMatch(/Main still cuts between .*Wide, gallery.* for .*Stream encoder/)
+  })
+  it('lists single things, the last switcher first', () => {
+    expect(run(['whatif', 'demo/harbour-robotics-cup.json']).stdout).toMatch(/^Director's screen, Hall screen east, Hall screen west, Overflow room, Program recorder, Stream encoder\n {4}Main \(/)
+    expect(JSON.parse(run(['whatif', CLEAN, '--json']).stdout)[0]).toMatchObject({ things: [{ loss: { of: 'device', id: 'main' } }] })
+  })
+  it('ends with 2 for a thing that is not there', () => {
+    expect(run(['whatif', CLEAN, '--without', 'nope'])).toMatchObject({ status: 2, stderr: expect.stringMatching(/no device or link nope; there are .*wide/) })
+  })
+})

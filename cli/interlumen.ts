@@ -3,15 +3,18 @@ import { CATALOGUE_CURRENCY } from '#core/catalog'
 import { check, isClean, moneyText, msText, remediesOf, say, type Checked, type Quantity } from '#core/check'
 import { applyEdits, canonicalText, openFile, own, problemText, type ShowFile } from '#core/plan'
 import { ladder } from '#core/solve'
+import { singlePoints, whatIf, type LossEffect } from '#core/whatif'
 
 const USAGE = `usage:
   npm run -s interlumen -- check FILE [--plan ID] [--json]
   npm run -s interlumen -- apply FILE --finding KEY --remedy N [--plan ID]
   npm run -s interlumen -- standard FILE [--plan ID] [--json]
+  npm run -s interlumen -- whatif FILE [--without ID] [--plan ID] [--json]
 
 check exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.
 apply prints the file with remedy N (from 1, as check --json lists them) of the finding applied.
 standard lists what the plan would be in each operating standard that its switchers offer, the best first.
+whatif says what goes dark when the device or link ID fails; without ID it lists every single thing that darkens a sink.
 FILE may be - for standard input.`
 
 class Unusable extends Error {}
@@ -139,9 +142,42 @@ function runStandard(args: readonly string[]): number {
     console.log([
       `${rung.label.padEnd(11)} ${rung.after.arrive} of ${rung.after.wanted} arrive`,
       (['lit', 'setting', 'converter', 'dark'] as const).map(glow => `${count(glow)} ${GLOW_WORDS[glow]}`).join(', '),
-      Math.abs(rung.delayMs) < 0.05 ? 'no delay' : `${rung.delayMs < 0 ? '\u2212' : '+'} ${msText(Math.abs(rung.delayMs))}`, moneyText(rung.minor, plan.brief.currency ?? CATALOGUE_CURRENCY), rung.now ? 'in use' : '', rung.why,
+      Math.abs(rung.delayMs) < 0.05 ? 'no more delay' : `${rung.delayMs < 0 ? '\u2212' : '+'} ${msText(Math.abs(rung.delayMs))}`, moneyText(rung.minor, plan.brief.currency ?? CATALOGUE_CURRENCY), rung.now ? 'in use' : '', rung.why,
     ].filter(Boolean).join('   '))
     for (const { severity, words } of rung.breaks) console.log(`            ${severity}  ${words}`)
+  }
+  return 0
+}
+
+function runWhatIf(args: readonly string[]): number {
+  const { file, values, json } = readOptions(args, ['json', 'plan', 'without'])
+  const show = readFile(file)
+  const plan = show.plans[choosePlan(show, values.get('plan'))]!
+  const checked = check(plan)
+  const currency = plan.brief.currency ?? CATALOGUE_CURRENCY
+  const spare = ({ inKit, spareMinor }: LossEffect) => (inKit ? 'a spare is in the kit' : `a spare costs ${moneyText(spareMinor, currency)}`)
+  const id = values.get('without')
+  if (id === undefined) {
+    const points = singlePoints(checked)
+    if (json) console.log(JSON.stringify(points, null, 2))
+    else {
+      for (const { sinks, things } of points) {
+        console.log(`${sinks.map(({ name }) => name).join(', ')}`)
+        for (const thing of things) console.log(`    ${thing.name} (${spare(thing)})`)
+      }
+      if (points.length === 0) console.log('No picture arrives at a sink, so nothing can darken one.')
+    }
+    return 0
+  }
+  const of = own(plan.devices, id) ? 'device' : own(plan.links, id) ? 'link' : undefined
+  if (!of) throw new Unusable(`no device or link ${id}; there are ${[...Object.keys(plan.devices), ...Object.keys(plan.links)].join(', ')}`)
+  const effect = whatIf(checked, { of, id })
+  if (json) console.log(JSON.stringify(effect, null, 2))
+  else {
+    console.log(`Without ${effect.name} (${effect.kind}; ${spare(effect)}):`)
+    console.log(`  dark: ${effect.sinks.map(({ name, feed }) => (feed ? `${name} (${feed})` : name)).join(', ') || 'nothing'}`)
+    if (effect.sources.length) console.log(`  lost: ${effect.sources.join(', ')}`)
+    for (const { name, sources, sinks } of effect.still) console.log(`  ${name} still cuts between ${sources.join(', ') || 'nothing'} for ${sinks.join(', ')}`)
   }
   return 0
 }
@@ -151,6 +187,7 @@ try {
   if (command === 'check') process.exitCode = runCheck(rest)
   else if (command === 'apply') process.exitCode = runApply(rest)
   else if (command === 'standard') process.exitCode = runStandard(rest)
+  else if (command === 'whatif') process.exitCode = runWhatIf(rest)
   else if (command === '--help' || command === 'help') console.log(USAGE)
   else throw new Unusable(USAGE)
 }

@@ -1,3 +1,4 @@
+export { tracedOf } from './traced'
 export * from './finding'
 export * from './words'
 export * from './check'

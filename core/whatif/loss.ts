@@ -1,0 +1,161 @@
+import { kitLines } from '#core/budget'
+import { choosePieces, cutLengthM, type CableModel } from '#core/cable'
+import { portsOf } from '#core/catalog'
+import { isStage, type Run } from '#core/chain'
+import { tracedOf, type Checked, type Traced } from '#core/check'
+import { applyEdits, own, type Edit, type Plan } from '#core/plan'
+
+/** One thing that may fail. */
+export type Loss = { readonly of: 'device', readonly id: string } | { readonly of: 'link', readonly id: string }
+
+/** A screen, recorder or capture whose picture goes. */
+export interface DarkSink {
+  readonly device: string
+  readonly port: string
+  readonly name: string
+  readonly feed: string | undefined
+}
+
+/** What whoever switches can still do at a stage: what can be cut to, and who sees it. */
+export interface Still {
+  readonly stage: string
+  readonly name: string
+  readonly sources: readonly string[]
+  readonly sinks: readonly string[]
+}
+
+export interface LossEffect {
+  readonly loss: Loss
+  /** "Hall distribution", "cable from Arena north to Main". */
+  readonly name: string
+  /** What the thing is, by its model. */
+  readonly kind: string
+  /** Sinks that were lit and are dark then, without the failed thing itself. */
+  readonly sinks: readonly DarkSink[]
+  /** Names of sources that reach no stage and no sink any more, the failed one among them. */
+  readonly sources: readonly string[]
+  readonly still: readonly Still[]
+  /** What one more of it costs, minor units; 0 where the kit holds one that nothing uses. */
+  readonly spareMinor: number
+  /** An idle one is in the kit. */
+  readonly inKit: boolean
+}
+
+/** Things of which each darkens the same sinks. */
+export interface SinglePoint {
+  readonly sinks: readonly DarkSink[]
+  /** Sinks of the program among them. */
+  readonly program: number
+  /** The cheapest to double first. */
+  readonly things: readonly LossEffect[]
+}
+
+/** Edits that make of a plan what is left of it while a thing does nothing. The thing itself stays where it is. */
+function failing(plan: Plan, loss: Loss): Edit[] {
+  if (loss.of === 'link') return [{ do: 'disconnect', id: loss.id }]
+  return Object.entries(plan.links).flatMap(([id, { from, to }]): Edit[] => {
+    const [begins, ends] = [from?.device === loss.id, to?.device === loss.id]
+    if (!begins && !ends) return []
+    const other = begins ? to : from
+    return !other || (begins && ends) ? [{ do: 'disconnect', id }] : [{ do: 'move', id, end: begins ? 'from' : 'to' }]
+  })
+}
+
+const litSinks = ({ runs, chain }: Traced): Map<string, Run> => new Map(runs.flatMap((run): [string, Run][] =>
+  run.lit && !run.sound && run.end && chain.nodes.get(run.end.device)!.model.role === 'sink' ? [[`${run.end.device}/${run.end.port}`, run]] : []))
+
+const litSources = ({ runs, chain }: Traced): Set<string> => new Set(runs.flatMap(({ lit, sound, origin }) =>
+  lit && !sound && origin && chain.nodes.get(origin.device)!.model.role === 'source' ? [origin.device] : []))
+
+/** The sources whose picture comes to a stage, straight or through others before it. */
+function seenAt({ runs, chain }: Traced, stage: string, passed: ReadonlySet<string> = new Set()): Set<string> {
+  const seen = new Set<string>()
+  if (passed.has(stage)) return seen
+  for (const { lit, sound, origin, end } of runs) {
+    if (!lit || sound || end?.device !== stage || !origin) continue
+    if (chain.nodes.get(origin.device)!.model.role === 'source') seen.add(origin.device)
+    else for (const source of seenAt({ runs, chain } as Traced, origin.device, new Set([...passed, stage]))) seen.add(source)
+  }
+  return seen
+}
+
+function stillAt(traced: Traced): Still[] {
+  const { chain, plan } = traced
+  const name = (id: string) => plan.devices[id]!.name
+  const lit = [...litSinks(traced).values()]
+  return [...chain.nodes.values()].filter(isStage).flatMap((node): Still[] => {
+    const sinks = lit.filter(({ origin }) => origin?.device === node.id).map(({ end }) => name(end!.device))
+    return sinks.length ? [{ stage: node.id, name: node.device.name, sources: [...seenAt(traced, node.id)].map(name), sinks: [...new Set(sinks)] }] : []
+  })
+}
+
+/** The name of a sink, with its plug where it has several. */
+function inputName(plan: Plan, id: string, port: string): string {
+  const { name, model } = plan.devices[id]!
+  const inputs = portsOf(plan.models[model]!, 'in').filter(([, { carries }]) => carries !== 'sound')
+  return inputs.length > 1 ? `${name} ${plan.models[model]!.ports[port]!.title}` : name
+}
+
+/** Throws on a thing that the plan does not have. */
+function named(plan: Plan, loss: Loss): { name: string, kind: string, spareMinor: number, inKit: boolean } {
+  const idle = kitLines(plan).filter(({ owned, hired, bought, needed }) => owned + hired + bought > needed)
+  if (loss.of === 'device') {
+    const device = own(plan.devices, loss.id)
+    if (!device) throw new Error(`no device ${loss.id}`)
+    const model = plan.models[device.model]!
+    const inKit = idle.some(({ of, id }) => of === 'model' && id === device.model)
+    return { name: device.name, kind: model.title, spareMinor: inKit ? 0 : model.minor, inKit }
+  }
+  const link = own(plan.links, loss.id)
+  if (!link) throw new Error(`no link ${loss.id}`)
+  const lead = plan.leads[link.cable] as CableModel
+  const pieces = link.pieces ?? (link.routeM === undefined ? [] : choosePieces(lead, cutLengthM(link.routeM))?.pieces ?? [])
+  const inKit = pieces.length > 0 && pieces.every(piece => idle.some(({ of, id, pieceM }) => of === 'lead' && id === link.cable && pieceM === piece))
+  const end = (side: 'from' | 'to') => plan.devices[link[side]?.device ?? '']?.name ?? 'a loose end'
+  return {
+    name: `cable from ${end('from')} to ${end('to')}`, kind: lead.title,
+    spareMinor: inKit ? 0 : pieces.reduce((sum, piece) => sum + (lead.stock.find(({ m }) => m === piece)?.minor ?? 0), 0), inKit,
+  }
+}
+
+/** What goes dark and what is left when one thing fails. Throws when the plan has no such thing. Linear in hops. */
+export function whatIf({ traced }: Checked, loss: Loss): LossEffect {
+  const { plan, segment } = traced
+  const words = named(plan, loss)
+  const applied = applyEdits(plan, failing(plan, loss))
+  if (!applied.ok) throw new Error(`${applied.problem.path}: ${applied.problem.found}`)
+  const left = tracedOf(applied.value.plan, segment)
+  const after = litSinks(left)
+  const sources = litSources(left)
+  const self = loss.of === 'device' ? loss.id : undefined
+  return {
+    loss, ...words,
+    sinks: [...litSinks(traced)].filter(([key, { end }]) => !after.has(key) && end!.device !== self)
+      .map(([, { end, links }]) => ({ device: end!.device, port: end!.port, name: inputName(plan, end!.device, end!.port), feed: links[0]!.signal?.feed })).sort((a, b) => (a.name < b.name ? -1 : 1)),
+    sources: [...litSources(traced)].filter(id => !sources.has(id)).map(id => plan.devices[id]!.name),
+    still: stillAt(left),
+  }
+}
+
+/**
+ * Every single thing whose failure darkens a sink, those that darken the same ones together: the most program first,
+ * then the most sinks. Quadratic in hops: each thing is taken away and what is left is traced.
+ */
+export function singlePoints(checked: Checked): SinglePoint[] {
+  const { plan } = checked.traced
+  const losses: Loss[] = [
+    ...Object.entries(plan.devices).filter(([, { model }]) => plan.models[model]!.role !== 'sound').map(([id]): Loss => ({ of: 'device', id })),
+    ...Object.keys(plan.links).map((id): Loss => ({ of: 'link', id })),
+  ]
+  const groups = new Map<string, LossEffect[]>()
+  for (const loss of losses) {
+    const effect = whatIf(checked, loss)
+    if (effect.sinks.length === 0) continue
+    const key = effect.sinks.map(({ device, port }) => `${device}/${port}`).sort().join(' ')
+    groups.set(key, [...groups.get(key) ?? [], effect])
+  }
+  return [...groups.values()].map((things): SinglePoint => ({
+    sinks: things[0]!.sinks, program: things[0]!.sinks.filter(({ feed }) => feed === 'program').length,
+    things: things.sort((a, b) => a.spareMinor - b.spareMinor || (a.name < b.name ? -1 : 1)),
+  })).sort((a, b) => b.program - a.program || b.sinks.length - a.sinks.length || (a.sinks[0]!.name < b.sinks[0]!.name ? -1 : 1))
+}
