@@ -2,12 +2,13 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, openCopy, press, saved, test, verdict } from './walk'
 
-const SCREENS = ['brief', 'kit', 'runs', 'standard', 'papers'] as const
+const SCREENS = ['brief', 'kit', 'runs', 'standard', 'whatif', 'papers'] as const
 const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<void>>> = {
   brief: page => expect(page.getByText('takes place at')).toBeVisible(),
   kit: page => expect(page.getByRole('listbox', { name: 'Devices' })).toBeVisible(),
   runs: page => expect(page.getByRole('list', { name: 'Runs' })).toBeAttached(),
   standard: page => expect(page.getByRole('grid', { name: 'Standards, the best first' })).toBeVisible(),
+  whatif: page => expect(page.getByRole('listbox', { name: 'What may fail' })).toBeVisible(),
   papers: page => expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible(),
 }
 
@@ -79,6 +80,24 @@ test('tries every standard, sets the show to one in one step, and takes it back'
   await expect(rung('1080p50')).toContainText('in use')
 })
 
+test('says what goes dark when one thing fails, and what is left', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'whatif')
+  await ready.whatif(page)
+  const told = page.getByRole('region', { name: /^Without/ })
+  // The gravest stands first and is chosen: the last switcher.
+  await expect(told.getByRole('heading', { name: 'Without Main' })).toBeVisible()
+  // Six hang on Main; four tracks of the isolated recorder and the side screen do not.
+  await expect(told).toContainText('6 of 11 sinks go dark')
+  await page.getByRole('button', { name: 'Everything' }).click()
+  await page.getByLabel('Filter').fill('side')
+  await page.getByRole('option', { name: /^Side / }).first().click()
+  await expect(told).toContainText('Side operator\'s screen')
+  await expect(told).toContainText('Main still cuts between')
+  await told.getByRole('button', { name: /Show on Runs/ }).click()
+  await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
+  await expect(page).toHaveURL(/\?at=/)
+})
+
 test('makes papers with the figures of the board, and gives them as CSV', async ({ page }) => {
   await openCopy(page, 'Harbour Robotics Cup', 'papers')
   await ready.papers(page)
@@ -143,5 +162,5 @@ test('walks the screens by figure keys, turns the theme, and keeps it over a rel
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'day')
   await page.goBack()
-  await ready.standard(page)
+  await ready.whatif(page)
 })

@@ -36,7 +36,7 @@ const look = useLook()
 .steps { display: flex; align-items: stretch; gap: 20px; margin-left: 20px; height: 100%; }
 .step { display: flex; align-items: stretch; gap: 2px; }
 .of { align-self: center; margin-right: 6px; }
-.to { display: flex; align-items: center; padding: 2px 8px 0; text-decoration: none; color: var(--quiet); border-bottom: 2px solid transparent; }
+.to { display: flex; align-items: center; white-space: nowrap; padding: 2px 8px 0; text-decoration: none; color: var(--quiet); border-bottom: 2px solid transparent; }
 .to:hover { color: var(--text); }
 .to.here { color: var(--text); font-weight: 650; border-bottom-color: var(--light); }
 .saving { margin-left: auto; margin-right: 4px; white-space: nowrap; }
@@ -45,5 +45,5 @@ const look = useLook()
   .steps { gap: 4px; margin-left: 4px; }
   .name { max-width: 150px; }
 }
-@media (max-width: 900px) { .saving { max-width: 64px; overflow: hidden; text-overflow: ellipsis; } }
+@media (max-width: 900px) { .name { max-width: 112px; } .steps { gap: 0; } .to { padding: 2px 6px 0; } .header { gap: 4px; padding: 0 12px; } .header .btn { padding: 0 6px; } .saving { max-width: 64px; overflow: hidden; text-overflow: ellipsis; } }
 </style>

@@ -9,7 +9,7 @@ import { callMe, myName } from '~/stores/client'
 import { useLook } from '~/stores/look'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
-import { SCREENS, type ScreenId } from '~/stores/screens'
+import { SCREEN_KEYS, SCREENS, type ScreenId } from '~/stores/screens'
 
 /** What every screen of a plan stands in: header, verdict, foot, the keys that work everywhere, and the questions that may come up. */
 const props = defineProps<{
@@ -106,7 +106,7 @@ function name(text: string): void {
     <template v-if="store.state === 'ready' && store.report">
       <VerdictBar class="no-print" @next="ownFindings ? emit('next') : toFinding()" @severity="severity => ownFindings ? emit('severity', severity) : toFinding(severity)" />
       <slot />
-      <KeyFoot class="no-print" :name="footName" :keys="keys ?? [['1–5', 'screens'], ['N', 'next dark end'], ['Ctrl K', 'find'], ['Ctrl Z', 'undo'], ['?', 'keys']]" />
+      <KeyFoot class="no-print" :name="footName" :keys="keys ?? [[SCREEN_KEYS, 'screens'], ['N', 'next dark end'], ['Ctrl K', 'find'], ['Ctrl Z', 'undo'], ['?', 'keys']]" />
     </template>
     <div v-else class="empty" role="status">
       <template v-if="store.state === 'loading'"><p class="quiet">Opening the plan …</p></template>

@@ -2,9 +2,13 @@
 export const STEPS = [
   { title: 'Brief', screens: [{ id: 'brief', title: 'Brief' }] },
   { title: 'Wire', screens: [{ id: 'kit', title: 'Kit' }, { id: 'runs', title: 'Runs' }, { id: 'standard', title: 'Standard' }] },
+  { title: 'Prove', screens: [{ id: 'whatif', title: 'What if' }] },
   { title: 'Show day', screens: [{ id: 'papers', title: 'Papers' }] },
 ] as const
 
 export type ScreenId = (typeof STEPS)[number]['screens'][number]['id']
 
 export const SCREENS = STEPS.flatMap<{ readonly id: ScreenId, readonly title: string }>(({ screens }) => [...screens])
+
+/** The keys that lead to the screens, as the foot says them. */
+export const SCREEN_KEYS = `1–${SCREENS.length}`

@@ -6,6 +6,7 @@ import { paperHead, papersOf } from '#core/paper'
 import { applyEdits, type Plan } from '#core/plan'
 import { ladder } from '#core/solve'
 import { seeded } from '#core/ways'
+import { lossesOf, whatIf, type LossEffect } from '#core/whatif'
 import type { Checker, Report } from './protocol'
 
 let held: { name: string, version: number, plan: Plan, checked: Checked } | undefined
@@ -39,6 +40,22 @@ const checker: Checker = {
   ladder(version) {
     const checked = current(version)
     return checked ? ladder(checked) : 'stale'
+  },
+  async losses(version) {
+    const effects: LossEffect[] = []
+    let turn = performance.now()
+    const plan = current(version)?.traced.plan
+    for (const loss of plan ? lossesOf(plan) : []) {
+      const checked = current(version)
+      if (!checked) return 'stale'
+      effects.push(whatIf(checked, loss))
+      // An edit that waits goes first.
+      if (performance.now() - turn > 12) {
+        await new Promise(resolve => setTimeout(resolve))
+        turn = performance.now()
+      }
+    }
+    return current(version) ? effects : 'stale'
   },
   papers(version, units) {
     const checked = current(version)

@@ -137,19 +137,18 @@ export function whatIf({ traced }: Checked, loss: Loss): LossEffect {
   }
 }
 
-/**
- * Every single thing whose failure darkens a sink, those that darken the same ones together: the most program first,
- * then the most sinks. Quadratic in hops: each thing is taken away and what is left is traced.
- */
-export function singlePoints(checked: Checked): SinglePoint[] {
-  const { plan } = checked.traced
-  const losses: Loss[] = [
-    ...Object.entries(plan.devices).filter(([, { model }]) => plan.models[model]!.role !== 'sound').map(([id]): Loss => ({ of: 'device', id })),
-    ...Object.keys(plan.links).map((id): Loss => ({ of: 'link', id })),
+/** All that can fail on a picture's way, devices first. */
+export function lossesOf({ devices, links, models }: Plan): Loss[] {
+  return [
+    ...Object.entries(devices).filter(([, { model }]) => models[model]!.role !== 'sound').map(([id]): Loss => ({ of: 'device', id })),
+    ...Object.keys(links).map((id): Loss => ({ of: 'link', id })),
   ]
+}
+
+/** Of effects those that darken a sink; things that darken the same ones stand together. The most program comes first, then the most sinks. */
+export function pointsOf(effects: readonly LossEffect[]): SinglePoint[] {
   const groups = new Map<string, LossEffect[]>()
-  for (const loss of losses) {
-    const effect = whatIf(checked, loss)
+  for (const effect of effects) {
     if (effect.sinks.length === 0) continue
     const key = effect.sinks.map(({ device, port }) => `${device}/${port}`).sort().join(' ')
     groups.set(key, [...groups.get(key) ?? [], effect])
@@ -159,3 +158,6 @@ export function singlePoints(checked: Checked): SinglePoint[] {
     things: things.sort((a, b) => a.spareMinor - b.spareMinor || (a.name < b.name ? -1 : 1)),
   })).sort((a, b) => b.program - a.program || b.sinks.length - a.sinks.length || (a.sinks[0]!.name < b.sinks[0]!.name ? -1 : 1))
 }
+
+/** Every single thing whose failure darkens a sink. Quadratic in hops: each thing is taken away and what is left is traced. */
+export const singlePoints = (checked: Checked): SinglePoint[] => pointsOf(lossesOf(checked.traced.plan).map(loss => whatIf(checked, loss)))

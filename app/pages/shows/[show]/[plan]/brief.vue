@@ -9,6 +9,7 @@ import { api } from '~/stores/api'
 import { useBoardStore } from '~/stores/board'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
+import { SCREEN_KEYS } from '~/stores/screens'
 
 const store = usePlanStore()
 const notices = useNotices()
@@ -109,7 +110,7 @@ function added(): void {
 </script>
 
 <template>
-  <PlanFrame screen="brief" :busy="adding || selection.dialog !== undefined" :keys="[['Tab', 'next blank'], ['Enter', 'write in it'], ['Esc', 'leave it'], ['1–5', 'screens'], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
+  <PlanFrame screen="brief" :busy="adding || selection.dialog !== undefined" :keys="[['Tab', 'next blank'], ['Enter', 'write in it'], ['Esc', 'leave it'], [SCREEN_KEYS, 'screens'], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
     <div v-if="store.plan" class="screen brief">
       <h2 class="unseen">Brief</h2>
       <section class="para">

@@ -10,6 +10,7 @@ import { useBoardStore } from '~/stores/board'
 import { useUnits } from '~/stores/look'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
+import { SCREEN_KEYS } from '~/stores/screens'
 
 const store = usePlanStore()
 const notices = useNotices()
@@ -160,8 +161,8 @@ function added(id: string): void {
 }
 const empty = computed(() => Object.keys(plan.value.devices).length === 0)
 const keys = computed<readonly (readonly [string, string])[]>(() => (view.value === 'devices'
-  ? [['\u2191\u2193', 'choose'], ['Enter', 'settings'], ['Del', 'remove'], ['1–5', 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]
-  : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], ['1–5', 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
+  ? [['\u2191\u2193', 'choose'], ['Enter', 'settings'], ['Del', 'remove'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]
+  : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
 </script>
 
 <template>

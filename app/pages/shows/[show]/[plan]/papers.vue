@@ -6,6 +6,7 @@ import { paperCsv } from '~/papers'
 import { useUnits } from '~/stores/look'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
+import { SCREEN_KEYS } from '~/stores/screens'
 import { useChecker } from '~/workers/checker'
 
 const store = usePlanStore()
@@ -47,7 +48,7 @@ async function copy(): Promise<void> {
 </script>
 
 <template>
-  <PlanFrame screen="papers" :foot-name="paper?.title" :keys="[['1–5', 'screens'], ['Ctrl P', 'print'], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
+  <PlanFrame screen="papers" :foot-name="paper?.title" :keys="[[SCREEN_KEYS, 'screens'], ['Ctrl P', 'print'], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
     <div v-if="made" class="papers">
       <div class="bar no-print">
         <div class="tabs" role="tablist" aria-label="Papers">

@@ -6,6 +6,7 @@ import type { Edit } from '#core/plan'
 import { formatLabel } from '#core/signal'
 import type { Glow, Lamp, Rung } from '#core/solve'
 import { usePlanStore } from '~/stores/plan'
+import { SCREEN_KEYS } from '~/stores/screens'
 import { useChecker } from '~/workers/checker'
 
 const store = usePlanStore()
@@ -62,7 +63,7 @@ const dark = computed(() => rung.value?.lamps.filter(({ glow }) => glow === 'dar
 </script>
 
 <template>
-  <PlanFrame screen="standard" :foot-name="chosen" :keys="[['\u2191\u2193', 'choose a rung'], ['Enter', 'set the show to it'], ['1–5', 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
+  <PlanFrame screen="standard" :foot-name="chosen" :keys="[['\u2191\u2193', 'choose a rung'], ['Enter', 'set the show to it'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]">
     <div v-if="rungs && rungs.length === 0" class="screen"><h2>No switcher, no standard</h2><p>Add a switcher on Runs: what its operating standards would do to every source and screen then stands here.</p></div>
     <div v-else-if="rungs" class="standard">
       <div class="bar">
