@@ -115,7 +115,7 @@ function keys(event: KeyboardEvent): void {
           </ul>
           <h4>What is left</h4>
           <p v-if="told.still.length === 0">No switcher has a lit screen any more.</p>
-          <p v-for="still in told.still" :key="still.stage"><b>{{ still.name }}</b> still cuts between {{ listWords(still.sources) || 'nothing' }}, for {{ listWords(still.sinks) }}.</p>
+          <p v-for="still in told.still" :key="still.stage"><b>{{ still.name }}</b> {{ still.sources.length > 1 ? `still cuts between ${listWords(still.sources)}` : `has only ${still.sources[0] ?? 'its own pictures'} left` }}, for {{ listWords(still.sinks) }}.</p>
           <template v-if="spare"><h4>Against it</h4><p>{{ spare }}</p></template>
           <button type="button" class="btn small" @click="toRuns">Show on Runs <span class="key">Enter</span></button>
         </section>
