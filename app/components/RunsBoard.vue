@@ -204,7 +204,7 @@ function keysDown(event: KeyboardEvent): void {
               >
                 <span class="small texts">
                   <span class="quiet cut">{{ fittingLabel(part.hop, placed, part) }}</span>
-                  <span v-if="part.hop.reason" class="strong reason" :style="{ right: `${Math.min(0, part.x1 - placed.x0 - reasonLabel(part.hop).length * LETTER)}px` }">{{ reasonLabel(part.hop) }}</span>
+                  <span v-if="part.hop.reason" class="strong reason" :style="{ right: `${Math.min(0, part.x1 - placed.x0 - reasonLabel(part.hop).length * 6.9)}px` }">{{ reasonLabel(part.hop) }}</span>
                 </span>
               </button>
               <button
