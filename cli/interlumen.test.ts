@@ -109,3 +109,16 @@ describe('whatif', () => {
     expect(run(['whatif', CLEAN, '--without', 'nope'])).toMatchObject({ status: 2, stderr: expect.stringMatching(/no device or link nope; there are .*wide/) })
   })
 })
+
+describe('why', () => {
+  it('lists causes with their tests', () => {
+    const { status, stdout } = run(['why', CLEAN, '--at', 'main/in-3', '--symptom', 'black'])
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/^1\. Overhead phone has chosen another format than 1080p59\.94\. \(it chooses by itself\)\n {3}Read it in its display settings/)
+    expect(JSON.parse(run(['why', CLEAN, '--at', 'main/in-3', '--symptom', 'black', '--json']).stdout)[0]).toMatchObject({ device: 'overhead', certain: false })
+  })
+  it.each([
+    ['an unknown device', ['--at', 'nope', '--symptom', 'black'], /--at: no device nope; there are wide/], ['an unknown port', ['--at', 'main/nope', '--symptom', 'black'], /no port nope at main; there are in-1/],
+    ['an unknown symptom', ['--at', 'main', '--symptom', 'blue'], /--symptom: found blue; allowed: black, sparkles/], ['no place', ['--symptom', 'black'], /no device \(none given\)/],
+  ])('ends with 2 for %s', (_, args, message) => expect(run(['why', CLEAN, ...args])).toMatchObject({ status: 2, stdout: '', stderr: expect.stringMatching(message) }))
+})

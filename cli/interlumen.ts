@@ -3,18 +3,20 @@ import { CATALOGUE_CURRENCY } from '#core/catalog'
 import { check, isClean, moneyText, msText, remediesOf, say, type Checked, type Quantity } from '#core/check'
 import { applyEdits, canonicalText, openFile, own, problemText, type ShowFile } from '#core/plan'
 import { ladder } from '#core/solve'
-import { singlePoints, whatIf, type LossEffect } from '#core/whatif'
+import { singlePoints, SYMPTOMS, whatIf, why, type LossEffect, type Symptom } from '#core/whatif'
 
 const USAGE = `usage:
   npm run -s interlumen -- check FILE [--plan ID] [--json]
   npm run -s interlumen -- apply FILE --finding KEY --remedy N [--plan ID]
   npm run -s interlumen -- standard FILE [--plan ID] [--json]
   npm run -s interlumen -- whatif FILE [--without ID] [--plan ID] [--json]
+  npm run -s interlumen -- why FILE --at DEVICE[/PORT] --symptom NAME [--plan ID] [--json]
 
 check exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.
 apply prints the file with remedy N (from 1, as check --json lists them) of the finding applied.
 standard lists what the plan would be in each operating standard that its switchers offer, the best first.
 whatif says what goes dark when the device or link ID fails; without ID it lists every single thing that darkens a sink.
+why lists what would explain a symptom there, the likeliest first: ${Object.keys(SYMPTOMS).join(', ')}.
 FILE may be - for standard input.`
 
 class Unusable extends Error {}
@@ -182,12 +184,30 @@ function runWhatIf(args: readonly string[]): number {
   return 0
 }
 
+function runWhy(args: readonly string[]): number {
+  const { file, values, json } = readOptions(args, ['json', 'plan', 'at', 'symptom'])
+  const show = readFile(file)
+  const plan = show.plans[choosePlan(show, values.get('plan'))]!
+  const [device = '', port] = (values.get('at') ?? '').split('/')
+  if (!own(plan.devices, device)) throw new Unusable(`--at: no device ${device || '(none given)'}; there are ${Object.keys(plan.devices).join(', ')}`)
+  const { ports } = plan.models[plan.devices[device]!.model]!
+  if (port !== undefined && !own(ports, port)) throw new Unusable(`--at: no port ${port} at ${device}; there are ${Object.keys(ports).join(', ')}`)
+  const symptom = values.get('symptom') ?? ''
+  if (!Object.hasOwn(SYMPTOMS, symptom)) throw new Unusable(`--symptom: found ${symptom || 'nothing'}; allowed: ${Object.keys(SYMPTOMS).join(', ')}`)
+  const causes = why(check(plan), { device, ...(port === undefined ? {} : { port }) }, symptom as Symptom)
+  if (json) console.log(JSON.stringify(causes, null, 2))
+  else for (const [i, { what, because, test, certain }] of causes.entries()) console.log(`${i + 1}. ${certain ? 'Certain: ' : ''}${what}${because ? ` (${because})` : ''}\n   ${test}`)
+  if (causes.length === 0 && !json) console.log('Nothing in the plan would explain it.')
+  return 0
+}
+
 try {
   const [command, ...rest] = process.argv.slice(2)
   if (command === 'check') process.exitCode = runCheck(rest)
   else if (command === 'apply') process.exitCode = runApply(rest)
   else if (command === 'standard') process.exitCode = runStandard(rest)
   else if (command === 'whatif') process.exitCode = runWhatIf(rest)
+  else if (command === 'why') process.exitCode = runWhy(rest)
   else if (command === '--help' || command === 'help') console.log(USAGE)
   else throw new Unusable(USAGE)
 }

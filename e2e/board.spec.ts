@@ -1,4 +1,4 @@
-import { expect, newShow, add, openShow, test, verdict } from './walk'
+import { expect, expectAccessible, newShow, add, openCopy, openShow, test, verdict } from './walk'
 
 test('walks, renames, labels, measures, takes out and takes back, by keyboard', async ({ page }) => {
   await page.goto('/')
@@ -88,4 +88,20 @@ test('lists its keys, and finds by name', async ({ page }) => {
   await page.getByLabel('Find a device, a run or an action').fill('Overhead')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('region', { name: /^Opened: Overhead phone/ })).toBeVisible()
+})
+
+test('says what would explain a symptom at the end of a lane, by keyboard', async ({ page }) => {
+  await openCopy(page, 'Kiln Night')
+  await page.getByRole('button', { name: /^Overhead phone/ }).click()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('w')
+  const seen = page.getByLabel('Seen there')
+  await expect(seen).toBeFocused()
+  const causes = page.getByRole('list', { name: 'Causes, the likeliest first' })
+  await expect(causes.getByRole('listitem').first()).toContainText('has chosen another format than 1080p59.94')
+  await seen.selectOption('sparkles, dots or drop-outs')
+  await expect(causes.getByRole('listitem').first()).toContainText('at its limit or damaged')
+  await expectAccessible(page)
+  await page.keyboard.press('Escape')
+  await expect(causes).toBeHidden()
 })

@@ -7,7 +7,7 @@ const EVERYWHERE = [
   [`1 to ${SCREENS.length}`, SCREENS.map(({ title }) => title).join(', ')], ['N', 'next dark end'], ['Ctrl Z', 'undo'], ['Ctrl Y', 'redo'], ['Ctrl K', 'find a device, a run, a screen or an action'], ['T', 'night or day'], ['Esc', 'close'], ['?', 'this list'],
 ]
 const KEYS = [
-  ['Arrows', 'along the light, and from lane to lane'], ['Enter', 'open the lane; again, apply the chosen remedy'], ['C', 'what else this hop could be'],
+  ['Arrows', 'along the light, and from lane to lane'], ['Enter', 'open the lane; again, apply the chosen remedy'], ['C', 'what else this hop could be'], ['W', 'why something is seen there, and how to find out'],
   ['M', 'measure the way of a cable'], ['R', 'rename'], ['L', 'label of a switcher input'], ['Del', 'take out the cable or the device'], ['A', 'add a device'],
 ] as const
 </script>

@@ -19,7 +19,9 @@ const units = useUnits()
 const findings = computed(() => (store.report?.findings ?? []).filter(({ key }) => props.lane.findings.includes(key)))
 const chosenFinding = ref(0)
 const finding = computed<Finding | undefined>(() => findings.value[chosenFinding.value] ?? findings.value[0])
-const mode = computed(() => (selection.mode === 'mend' && !finding.value ? 'change' : selection.mode))
+/** Where a symptom would be seen: at whatever the lane ends in. */
+const spot = computed(() => (props.lane.to?.device && !props.lane.sound ? { device: props.lane.to.device, port: props.lane.to.port } : undefined))
+const mode = computed(() => (selection.mode === 'why' && spot.value ? 'why' : selection.mode === 'mend' && finding.value ? 'mend' : 'change'))
 
 const offers = shallowRef<readonly (Remedy | Choice)[]>()
 const at = ref(0)
@@ -29,7 +31,7 @@ watch([() => store.report?.version, finding, mode, () => props.part?.key], async
   const version = store.report?.version
   // Another part of the same lane has the same remedies.
   const samePlan = before[0] === version && before[1]?.key === finding.value?.key && before[2] === mode.value
-  if (mode.value === 'mend' && samePlan) return
+  if (mode.value === 'why' || (mode.value === 'mend' && samePlan)) return
   offers.value = undefined
   at.value = 0
   const part = props.part?.part
@@ -144,10 +146,12 @@ function extras({ effect }: Remedy | Choice): string {
       <div class="tabs small">
         <button v-if="finding" type="button" :class="{ on: mode === 'mend' }" :aria-pressed="mode === 'mend'" @click="selection.mode = 'mend'">Mend</button>
         <button type="button" :class="{ on: mode === 'change' }" :aria-pressed="mode === 'change'" @click="selection.mode = 'change'">{{ mode === 'change' && part ? `Instead of this ${part.kind === 'origin' ? 'setting' : part.kind === 'end' ? 'place' : part.kind}` : 'Change' }} <span class="key">C</span></button>
-        <span v-if="store.report" class="quiet then">now {{ store.report.verdict.arrive }} of {{ store.report.verdict.wanted }}, then</span>
+        <button v-if="spot" type="button" :class="{ on: mode === 'why' }" :aria-pressed="mode === 'why'" @click="selection.mode = 'why'">Why? <span class="key">W</span></button>
+        <span v-if="store.report && mode !== 'why'" class="quiet then cut">now {{ store.report.verdict.arrive }} of {{ store.report.verdict.wanted }}, then</span>
         <button type="button" class="btn plain close" aria-label="Close" @click="emit('close')">Esc</button>
       </div>
-      <ul ref="list" class="offers" role="listbox" tabindex="0" :aria-label="mode === 'mend' ? 'Remedies' : 'Choices'" :aria-activedescendant="offers?.length ? `offer-${at}` : undefined" @keydown="keys">
+      <WhyList v-if="mode === 'why' && spot" :spot="spot" />
+      <ul v-else ref="list" class="offers" role="listbox" tabindex="0" :aria-label="mode === 'mend' ? 'Remedies' : 'Choices'" :aria-activedescendant="offers?.length ? `offer-${at}` : undefined" @keydown="keys">
         <li v-if="!offers" class="quiet" role="option" aria-selected="false">Trying what fits …</li>
         <li v-else-if="offers.length === 0" class="quiet" role="option" aria-selected="false">{{ mode === 'mend' ? 'No single change from the catalogue mends this. Change a hop instead.' : 'Nothing else fits here.' }}</li>
         <template v-for="(offer, i) in offers" :key="offer.title">
@@ -182,7 +186,8 @@ function extras({ effect }: Remedy | Choice): string {
 .tabs > button { height: 34px; color: var(--quiet); border-bottom: 2px solid transparent; white-space: nowrap; }
 .tabs > button.on { color: var(--text); border-bottom-color: var(--chosen); }
 .then { margin-left: auto; }
-.close { font-family: var(--figures); min-height: 28px; height: 28px !important; }
+@media (max-width: 1000px) { .tabs { gap: 10px; padding-left: 10px; } }
+.close { margin-left: auto; font-family: var(--figures); min-height: 28px; height: 28px !important; }
 .offers:focus-visible { outline: none; }
 .offers { list-style: none; margin: 0; padding: 4px; overflow-y: auto; flex: 1; min-height: 0; }
 .offers li { display: grid; grid-template-columns: minmax(0, 1fr) 76px 152px; gap: 8px; padding: 5px 10px; border: 1px solid transparent; border-radius: 4px; cursor: pointer; align-items: baseline; line-height: 1.25; }

@@ -1,13 +1,15 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 
+/** What an opened lane shows: remedies, what else the chosen part could be, or what would explain a symptom. */
+export type Unfolded = 'mend' | 'change' | 'why'
+
 /** What is chosen on the runs board, and what is unfolded. */
 export const useBoardStore = defineStore('board', () => {
   const lane = ref<string>()
   const part = ref('origin')
   const open = ref(false)
-  /** Mend shows remedies, change what else the chosen part could be. */
-  const mode = ref<'mend' | 'change'>('mend')
+  const mode = ref<Unfolded>('mend')
   const dialog = ref<'add' | 'palette' | 'help' | 'measure' | 'rename' | 'label' | 'name'>()
 
   function choose(laneId: string, partKey: string): void {
@@ -15,7 +17,7 @@ export const useBoardStore = defineStore('board', () => {
     part.value = partKey
   }
 
-  function unfold(how: 'mend' | 'change'): void {
+  function unfold(how: Unfolded): void {
     open.value = true
     mode.value = how
   }

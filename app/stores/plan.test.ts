@@ -216,6 +216,17 @@ describe('the plan on the screen', () => {
     await settle()
     expect(canonicalPlan(server.plan)).toBe(canonicalPlan(store.plan!))
   })
+  it('takes steps back and forth in turn, however fast they come', async () => {
+    const store = await openStore()
+    await store.commit('Four', route(4))
+    await store.commit('Five', route(5))
+    await settle()
+    await Promise.all([store.undo(), store.undo(), store.redo(), store.redo(), store.undo()])
+    expect(store.plan!.links.a!.routeM).toBe(4)
+    await settle()
+    expect(canonicalPlan(server.plan)).toBe(canonicalPlan(store.plan!))
+    expect(server.journal.map(({ transaction }) => transaction.title.replace(/^Undo: /, 'back '))).toEqual(['Four', 'Five', 'back Five', 'back Four', 'Four', 'Five', 'back Five'])
+  })
   it('looks for what others wrote when it is asked to', async () => {
     const store = await openStore()
     server.write(theirs(1, name('Their name')))

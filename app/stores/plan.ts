@@ -139,7 +139,13 @@ export const usePlanStore = defineStore('plan', () => {
     return true
   }
 
-  async function undo(): Promise<void> {
+  /** Steps back and forth go one after the other, however fast they are asked for. */
+  let stepping: Promise<void> = Promise.resolve()
+  const inTurn = (step: () => Promise<void>) => (): Promise<void> => {
+    stepping = stepping.then(step, step)
+    return stepping
+  }
+  const undo = inTurn(async () => {
     const last = stacks.value.undo.at(-1)
     if (!last) return
     const meets = await changedSince(last)
@@ -148,7 +154,7 @@ export const usePlanStore = defineStore('plan', () => {
       return
     }
     await takeBack(last)
-  }
+  })
 
   async function takeBack(last: Done): Promise<void> {
     const took = await commit(`Undo: ${last.transaction.title}`, last.inverse, { undoes: transactionId(last.transaction) })
@@ -169,12 +175,12 @@ export const usePlanStore = defineStore('plan', () => {
     return undefined
   }
 
-  async function redo(): Promise<void> {
+  const redo = inTurn(async () => {
     const last = stacks.value.redo.at(-1)
     if (!last) return
     const took = await commit(last.transaction.title.replace(/^Undo: /, ''), last.inverse, { redoes: transactionId(last.transaction) })
     if (took) tell(`Done again: ${last.transaction.title.replace(/^Undo: /, '')}`)
-  }
+  })
 
   async function flush(): Promise<void> {
     if (flushing) return

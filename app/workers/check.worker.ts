@@ -6,7 +6,7 @@ import { paperHead, papersOf } from '#core/paper'
 import { applyEdits, type Plan } from '#core/plan'
 import { ladder } from '#core/solve'
 import { seeded } from '#core/ways'
-import { lossesOf, whatIf, type LossEffect } from '#core/whatif'
+import { lossesOf, whatIf, why, type LossEffect } from '#core/whatif'
 import type { Checker, Report } from './protocol'
 
 let held: { name: string, version: number, plan: Plan, checked: Checked } | undefined
@@ -56,6 +56,10 @@ const checker: Checker = {
       }
     }
     return current(version) ? effects : 'stale'
+  },
+  why(version, spot, symptom, units) {
+    const checked = current(version)
+    return checked ? why(checked, spot, symptom, units) : 'stale'
   },
   papers(version, units) {
     const checked = current(version)

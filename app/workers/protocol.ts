@@ -3,7 +3,7 @@ import type { Addition, Choice, Effect, Finding, Part, Remedy, Units, Verdict } 
 import type { Paper } from '#core/paper'
 import type { Edit, Plan } from '#core/plan'
 import type { Rung } from '#core/solve'
-import type { LossEffect } from '#core/whatif'
+import type { Cause, LossEffect, Spot, Symptom } from '#core/whatif'
 
 /** What the page shows of a checked plan. */
 export interface Report {
@@ -29,6 +29,7 @@ export interface Checker {
   ladder(version: number): readonly Rung[] | 'stale'
   /** What each single failure would darken; `stale` as soon as the plan changes meanwhile. */
   losses(version: number): Promise<readonly LossEffect[] | 'stale'>
+  why(version: number, spot: Spot, symptom: Symptom, units: Units): readonly Cause[] | 'stale'
   papers(version: number, units: Units): { readonly head: readonly string[], readonly papers: readonly Paper[] } | 'stale'
   addition(version: number, addition: Addition, seed: string): { readonly edits: readonly Edit[], readonly effect: Effect | undefined } | 'stale'
 }

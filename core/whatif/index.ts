@@ -1,1 +1,2 @@
 export * from './loss'
+export * from './why'

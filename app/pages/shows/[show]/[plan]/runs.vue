@@ -138,7 +138,7 @@ function openStage(deviceId: string): void {
 }
 
 const keys = computed<readonly (readonly [string, string])[]>(() => {
-  if (selection.open) return [['\u2191\u2193', 'choose'], ['Enter', 'apply'], ['\u2190\u2192', 'other hop'], ['C', 'change'], ['Esc', 'close'], ['Ctrl Z', 'undo']]
+  if (selection.open) return [['\u2191\u2193', 'choose'], ['Enter', 'apply'], ['\u2190\u2192', 'other hop'], ['C', 'change'], ['W', 'why'], ['Esc', 'close'], ['Ctrl Z', 'undo']]
   if (!lane.value) return [['A', 'add'], ['N', 'next dark end'], ['Ctrl K', 'find'], ['?', 'keys']]
   return [['Arrows', 'along the light'], ['Enter', 'open'], ['C', 'change'], ...(part.value?.kind === 'cable' ? [['M', 'measure'] as const] : [['R', 'rename'] as const]), ['A', 'add'], ['Del', 'take out'], ['N', 'next dark end'], ['?', 'keys']]
 })
@@ -152,7 +152,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
   const acts: Record<string, () => void> = {
     n: nextDark, a: () => openAdd(),
-    c: () => lane.value && selection.unfold('change'), Enter: () => lane.value && !selection.open && selection.unfold(lane.value.findings.length ? 'mend' : 'change'),
+    c: () => lane.value && selection.unfold('change'), w: () => lane.value && selection.unfold('why'), Enter: () => lane.value && !selection.open && selection.unfold(lane.value.findings.length ? 'mend' : 'change'),
     m: () => act('measure'), r: () => act('rename'), l: () => act('label'), Delete: () => act('remove'), Backspace: () => act('remove'),
     Escape: () => { selection.open = false },
     // Also when nothing has the focus the arrows walk on the board.

@@ -1,0 +1,183 @@
+import type { CableModel } from '#core/cable'
+import { portsOf } from '#core/catalog'
+import { gathers, lengthOf, openingOf, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
+import { figure, lengthText, msText, say, socketName, type Checked, type Finding, type Units } from '#core/check'
+import { own } from '#core/plan'
+import { formatLabel } from '#core/signal'
+
+/** What somebody sees or hears that should not be so. */
+export const SYMPTOMS = {
+  black: 'no picture', sparkles: 'sparkles, dots or drop-outs', rolling: 'a rolling, torn or combed picture', small: 'a picture that does not fill the frame', silent: 'no sound', late: 'lips late or early',
+} as const
+export type Symptom = keyof typeof SYMPTOMS
+
+/** One thing that would explain a symptom. */
+export interface Cause {
+  readonly what: string
+  /** Hops from where the symptom is seen: 0 is the place itself. */
+  readonly far: number
+  /** A hazard or darkness of the plan; risks and quality faults of it stand next, then what can only be found on the spot. */
+  readonly certain: boolean
+  /** What in this plan speaks for it; absent where it is as likely as in any plan. */
+  readonly because?: string
+  /** The quickest way to know. */
+  readonly test: string
+  readonly link?: string
+  readonly device?: string
+}
+
+interface Weighed extends Cause {
+  readonly weight: number
+}
+
+/** Where a symptom is seen: a device, or one of its inputs. */
+export interface Spot {
+  readonly device: string
+  readonly port?: string
+}
+
+/**
+ * The causes that this plan has for a symptom at a screen, a recorder or a switcher's input: first what the plan itself
+ * says is wrong, then what is likely there, the nearest first among equals. The run is walked back from the spot;
+ * behind a switcher the walk ends, with the test that tells on which side the fault lies. Linear in the run's hops.
+ */
+export function why(checked: Checked, spot: Spot, symptom: Symptom, units: Units = { length: 'm' }): Cause[] {
+  const { traced } = checked
+  const runs = traced.runs.filter(({ end, sound }) => !sound && end?.device === spot.device && (spot.port === undefined || end.port === spot.port))
+  const causes: Weighed[] = checked.findings.filter(finding => concerns(finding, runs, spot) && explains(finding, symptom)).map(finding => ({
+    what: say(finding, units), far: 0, certain: 'HD'.includes(finding.severity), weight: 'HD'.includes(finding.severity) ? 100 : 50, test: 'The plan says so: take one of its remedies.',
+    ...(finding.at.on === 'link' ? { link: finding.at.link } : finding.at.on === 'device' ? { device: finding.at.device } : {}),
+  }))
+  const node = traced.chain.nodes.get(spot.device)
+  if (node && !gathers(node)) causes.push(...atSink(node.device.name, symptom, spot.device))
+  if (node && gathers(node) && symptom === 'silent') causes.push(...atInputs(node, runs))
+  for (const run of runs) {
+    let far = 1
+    for (const at of [...run.links].reverse()) {
+      causes.push(...onCable(traced, at, symptom, far++, units))
+      const before = at.wire.from
+      if (!before) break
+      if (run.origin?.device !== before.node.id) causes.push(...inDevice(before, at, symptom, far++))
+      else causes.push(...(gathers(before.node) ? atStage(checked, before, symptom, far++) : atSource(before, run, symptom, far++)))
+    }
+  }
+  return causes.sort((a, b) => b.weight - a.weight || a.far - b.far || (a.what < b.what ? -1 : 1)).map(({ weight: _, ...cause }) => cause)
+}
+
+function concerns({ run, at }: Finding, runs: readonly Run[], { device }: Spot): boolean {
+  if (at.on === 'device' || at.on === 'sink') return at.device === device || runs.some(({ origin }) => origin?.device === at.device)
+  if (at.on === 'port') return at.device === device
+  return runs.some(({ id, links }) => id === run || (at.on === 'link' && links.some(({ wire }) => wire.id === at.link)))
+}
+
+/** Which rules speak of what somebody would see so. */
+function explains({ id, severity }: Finding, symptom: Symptom): boolean {
+  if (symptom === 'silent') return id.startsWith('A') && id !== 'A08'
+  if (symptom === 'late') return id === 'A08'
+  if (id.startsWith('A') || id.startsWith('R') || id.startsWith('C1')) return severity === 'D' && symptom === 'black' && !id.startsWith('A')
+  if (symptom === 'sparkles') return id.startsWith('L')
+  if (symptom === 'rolling') return /^F0[1-3]$|^F14$|^F16$/.test(id)
+  return symptom === 'black' && (severity === 'D' || severity === 'H' || id.startsWith('L'))
+}
+
+function atSink(name: string, symptom: Symptom, device: string): Weighed[] {
+  const one = (weight: number, what: string, test: string): Weighed[] => [{ what, far: 0, certain: false, test, device, weight }]
+  if (symptom === 'black') return one(3, `${name} is set to another input.`, 'Press its input button until the right plug is named.')
+  if (symptom === 'silent') return one(3, `${name} is turned down or mute.`, 'Look at its meter, or turn it up while somebody speaks.')
+  if (symptom === 'small') return one(2, `${name} scales the picture itself.`, 'Set its picture size to full or one to one.')
+  return []
+}
+
+/** Inputs of a switcher whose sound is not let in. */
+function atInputs(node: Node, runs: readonly Run[]): Weighed[] {
+  return runs.flatMap(({ end }): Weighed[] => {
+    const socket = { node, portId: end!.port, port: own(node.model.ports, end!.port) }
+    return socket.port?.sound && openingOf(socket) === 'shut'
+      ? [{ what: `The sound of ${socketName(socket)} is shut.`, far: 0, certain: false, weight: 6, because: 'set so in the plan', test: 'Open it, and look at its meter while somebody speaks.', device: node.id }]
+      : []
+  })
+}
+
+function onCable({ plan }: Checked['traced'], { wire, figures, sound }: WireTrace, symptom: Symptom, far: number, units: Units): Weighed[] {
+  if (sound || (symptom !== 'black' && symptom !== 'sparkles')) return []
+  const { link, from, to } = wire
+  const lead = plan.leads[link.cable] as CableModel
+  const used = figures?.used ?? 0
+  const joints = (link.couplers ?? 0) + Math.max(0, (lengthOf(lead, link).pieces?.length ?? 1) - 1)
+  const adapters = Object.keys(link.adapters ?? {}).length
+  const small = [from, to].some(socket => socket?.port && /hdmi-[cd]|usb-c/.test(socket.port.connector))
+  const speaks = [
+    ...(used >= 0.5 && figures?.reachM !== undefined ? [`${figure(used * 100, 0)}\u00A0% of its reach of ${lengthText(Math.floor(figures.reachM), units)} is used`] : []),
+    ...(joints ? [`${joints} joint${joints > 1 ? 's' : ''} on the way`] : []), ...(adapters ? ['an adapter at its end'] : []), ...(small ? ['a small plug that slips'] : []),
+  ]
+  const ends = `${from ? socketName(from) : 'a loose end'} to ${to ? socketName(to) : 'a loose end'}`
+  const weight = symptom === 'sparkles' ? 1 + used * 4 + joints + adapters + (small ? 1 : 0) : 1.5 + used + joints * 0.4 + adapters * 0.6 + (small ? 0.6 : 0)
+  return [{
+    what: symptom === 'sparkles' ? `The ${lead.title} from ${ends} is at its limit or damaged.` : `The ${lead.title} from ${ends} sits loose or is broken.`,
+    far, certain: false, link: wire.id, weight, ...(speaks.length ? { because: speaks.join(', ') } : {}),
+    test: symptom === 'sparkles' ? 'Put a short lead in its place, or set the source to a lower rate for a moment: if it clears, it is the length.' : 'Push both plugs home, then put in a lead that has just worked.',
+  }]
+}
+
+function inDevice({ node }: Socket, after: WireTrace, symptom: Symptom, far: number): Weighed[] {
+  const { name } = node.device
+  const cause = (weight: number, what: string, test: string, because?: string): Weighed[] => [{ what, far, certain: false, test, device: node.id, weight, ...(because ? { because } : {}) }]
+  if (symptom === 'black') return node.model.supply === 'none' ? [] : cause(node.model.supply === 'mains' ? 2 : 2.6, `${name} has no power.`, 'Is its lamp lit? Give it a supply of its own.', node.model.supply === 'mains' ? undefined : `it lives on ${node.model.supply === 'usb' ? 'USB' : 'a battery'}`)
+  if (symptom === 'rolling') return node.model.paths.some(({ format }) => format === 'port') ? cause(3, `${name} is set to another format.`, `Read its setting: it must make ${after.signal ? formatLabel(after.signal.format) : 'the standard'}.`) : cause(1.5, `${name} does not hold the format.`, 'Leave it out for a moment, with a short lead in its place.')
+  if (symptom === 'small' && (node.model.kind === 'converter' || node.model.kind === 'scaler')) return cause(2, `${name} does not pass the whole frame.`, 'Look at the source on a screen of its own: if it fills that, it is the converter.')
+  if (symptom === 'silent') return node.model.paths.some(({ sound }) => sound === 'drops') ? cause(5, `${name} drops the sound beside the picture.`, 'Listen behind it with a screen or headphones.', 'its model says so') : []
+  if (symptom === 'late') return delayed(node.id, name, node.model.paths[0]?.delay.typ ?? 0, node.model.paths[0]?.delay.unit ?? 'ms', after, far)
+  return []
+}
+
+function delayed(device: string, name: string, typ: number, unit: 'ms' | 'frames', { signal }: WireTrace, far: number): Weighed[] {
+  const [num, den] = signal ? signal.format.rate.split('/').map(Number) as [number, number] : [25, 1]
+  const ms = unit === 'frames' ? (typ * 1000 * den) / num : typ
+  return ms < 1 ? [] : [{ what: `${name} delays the picture by ${msText(ms)}.`, far, certain: false, device, weight: 1 + ms / 20, because: 'its data sheet says so', test: 'Clap in front of the camera, once with it and once without.' }]
+}
+
+function atStage({ traced }: Checked, { node, portId, port }: Socket, symptom: Symptom, far: number): Weighed[] {
+  const { name } = node.device
+  const cause = (weight: number, what: string, test: string, because?: string): Weighed => ({ what, far, certain: false, test, device: node.id, weight, ...(because ? { because } : {}) })
+  const feed = own(node.device.ports, portId)?.feed ?? port?.feeds?.[0]
+  if (symptom === 'black') {
+    return [
+      cause(2.4, `${name} has nothing on air.`, `Cut to a picture that ${name}\u2019s multiview shows: if it comes there and not here, the fault lies between.`),
+      ...((port?.feeds?.length ?? 0) > 1 ? [cause(2.2, `${socketName({ node, portId, port })} is pointed at something else.`, `Read its setting: it must be ${feed}.`, `it can carry ${port!.feeds!.join(', ')}`)] : []),
+    ]
+  }
+  if (symptom === 'silent') {
+    const follows = portsOf(node.model, 'in').filter(([id]) => own(node.device.ports, id)?.sound === 'follows').map(([, { title }]) => title)
+    const plugs = [...traced.sound.arriving.keys()].filter(key => key.startsWith(`${node.id}/`) && node.model.ports[key.split('/')[1]!]?.carries === 'sound')
+    return [
+      ...(follows.length ? [cause(3.5, `The sound of ${follows.join(', ')} is open only while its picture is on air.`, 'Cut to that picture: if the sound comes, set it to open for good.', 'set so in the plan')] : []),
+      ...(plugs.length ? [cause(2.5, `Nothing comes out of what is plugged into ${name}.`, `Look at ${name}\u2019s meter of that plug while somebody speaks: if it stands still, look at the desk\u2019s fader and its output.`)] : []),
+      cause(2, `${name}\u2019s master is down.`, `Look at the master meter of ${name}.`),
+    ]
+  }
+  if (symptom === 'late') {
+    const held = portsOf(node.model, 'in').flatMap(([id, { title }]) => (own(node.device.ports, id)?.soundDelayMs ? [`${title} by ${msText(own(node.device.ports, id)!.soundDelayMs!)}`] : []))
+    return held.length ? [cause(2, `${name} holds sound back: ${held.join(', ')}.`, 'Set it to nothing for a moment and clap.', 'set so in the plan')] : []
+  }
+  return []
+}
+
+function atSource({ node, portId }: Socket, run: Run, symptom: Symptom, far: number): Weighed[] {
+  const { name } = node.device
+  const { kind } = node.model
+  const format = run.links[0]?.signal && formatLabel(run.links[0].signal.format)
+  const cause = (weight: number, what: string, test: string, because?: string): Weighed => ({ what, far, certain: false, test, device: node.id, weight, ...(because ? { because } : {}) })
+  const chooses = kind === 'computer' || kind === 'phone' || kind === 'tablet'
+  if (symptom === 'black') {
+    return [
+      cause(chooses ? 2 : 1.8, `${name} is off or asleep.`, chooses ? 'Wake it, and set its sleep to never.' : 'Look at its own screen or lamp.'),
+      ...(chooses ? [cause(2.8, `${name} has chosen another format than ${format ?? 'planned'}.`, `Read it in its display settings: it must be ${format ?? 'the standard'} exactly.`, 'it chooses by itself')] : []),
+      ...(chooses || kind === 'player' ? [cause(1.6, `What ${name} plays is protected, and a switcher shows that black.`, 'Show its plain desktop or a clip of your own: if that comes, take the content from somewhere else.')] : []),
+    ]
+  }
+  if (symptom === 'rolling') return [cause(chooses ? 3 : 2, `${name} does not send ${format ?? 'what is planned'}.`, `Read its output setting: it must be ${format ?? 'the standard'} exactly.`, chooses ? 'it chooses by itself' : undefined)]
+  if (symptom === 'small') return [cause(chooses ? 3 : 2, chooses ? `${name} scales its desktop, or stands upright.` : `${name} shows menus or a smaller picture on its output.`, chooses ? 'Set the desktop to the full size of the output, lying.' : 'Set its output to clean and full.')]
+  if (symptom === 'late' && node.model.delay) return delayed(node.id, name, node.model.delay.typ, node.model.delay.unit, run.links[0]!, far)
+  if (symptom === 'silent') return node.model.ports[portId]?.sound ? [] : [cause(5, `${name} sends no sound beside its picture.`, 'Plug its sound in by itself.', 'its model has none')]
+  return []
+}
