@@ -34,9 +34,6 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
 <template>
   <svg class="light" :width="layout.columns.width" :height="layout.height" aria-hidden="true">
     <defs>
-      <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <path d="M0 0V7" stroke="var(--dark)" stroke-width="1.5" opacity="0.7" />
-      </pattern>
       <pattern id="breaks" width="26" height="40" patternUnits="userSpaceOnUse">
         <rect x="19" width="7" height="40" fill="var(--ground)" />
       </pattern>

@@ -102,6 +102,8 @@ function name(text: string): void {
 
 <template>
   <main class="page">
+    <!-- Darkness looks the same wherever it is drawn. -->
+    <svg class="patterns" width="0" height="0" aria-hidden="true"><defs><pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="var(--dark)" stroke-width="1.5" opacity="0.7" /></pattern></defs></svg>
     <AppHeader :show="store.show?.title ?? ''" :plan="store.plan?.title ?? ''" :screen="screen" :base="base" @palette="selection.dialog = 'palette'" />
     <template v-if="store.state === 'ready' && store.report">
       <VerdictBar class="no-print" @next="ownFindings ? emit('next') : toFinding()" @severity="severity => ownFindings ? emit('severity', severity) : toFinding(severity)" />
@@ -123,6 +125,7 @@ function name(text: string): void {
 
 <style scoped>
 .page { height: 100vh; display: flex; flex-direction: column; min-width: 0; }
+.patterns { position: absolute; }
 .empty { flex: 1; display: flex; flex-direction: column; align-items: flex-start; gap: 16px; padding: 96px 16px 0 max(16px, calc(50vw - 260px)); }
 .empty h2 { font: 650 20px/1.2 var(--words); margin: 0; }
 .empty p { margin: 0; max-width: 60ch; }

@@ -1,7 +1,7 @@
 import { kitLines } from '#core/budget'
-import { choosePieces, cutLengthM, type CableModel } from '#core/cable'
+import type { CableModel } from '#core/cable'
 import { portsOf } from '#core/catalog'
-import { isStage, type Run } from '#core/chain'
+import { isStage, lengthOf, type Run } from '#core/chain'
 import { tracedOf, type Checked, type Traced } from '#core/check'
 import { applyEdits, own, type Edit, type Plan } from '#core/plan'
 
@@ -68,13 +68,13 @@ const litSources = ({ runs, chain }: Traced): Set<string> => new Set(runs.flatMa
   lit && !sound && origin && chain.nodes.get(origin.device)!.model.role === 'source' ? [origin.device] : []))
 
 /** The sources whose picture comes to a stage, straight or through others before it. */
-function seenAt({ runs, chain }: Traced, stage: string, passed: ReadonlySet<string> = new Set()): Set<string> {
+function seenAt(traced: Traced, stage: string, passed: ReadonlySet<string> = new Set()): Set<string> {
   const seen = new Set<string>()
   if (passed.has(stage)) return seen
-  for (const { lit, sound, origin, end } of runs) {
+  for (const { lit, sound, origin, end } of traced.runs) {
     if (!lit || sound || end?.device !== stage || !origin) continue
-    if (chain.nodes.get(origin.device)!.model.role === 'source') seen.add(origin.device)
-    else for (const source of seenAt({ runs, chain } as Traced, origin.device, new Set([...passed, stage]))) seen.add(source)
+    if (traced.chain.nodes.get(origin.device)!.model.role === 'source') seen.add(origin.device)
+    else for (const source of seenAt(traced, origin.device, new Set([...passed, stage]))) seen.add(source)
   }
   return seen
 }
@@ -109,7 +109,7 @@ function named(plan: Plan, loss: Loss): { name: string, kind: string, spareMinor
   const link = own(plan.links, loss.id)
   if (!link) throw new Error(`no link ${loss.id}`)
   const lead = plan.leads[link.cable] as CableModel
-  const pieces = link.pieces ?? (link.routeM === undefined ? [] : choosePieces(lead, cutLengthM(link.routeM))?.pieces ?? [])
+  const { pieces = [] } = lengthOf(lead, link)
   const inKit = pieces.length > 0 && pieces.every(piece => idle.some(({ of, id, pieceM }) => of === 'lead' && id === link.cable && pieceM === piece))
   const end = (side: 'from' | 'to') => plan.devices[link[side]?.device ?? '']?.name ?? 'a loose end'
   return {

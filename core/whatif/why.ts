@@ -1,6 +1,6 @@
 import type { CableModel } from '#core/cable'
-import { portsOf } from '#core/catalog'
-import { gathers, lengthOf, openingOf, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
+import { portsOf, type Delay } from '#core/catalog'
+import { delayMs, gathers, lengthOf, openingOf, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
 import { figure, lengthText, msText, say, socketName, type Checked, type Finding, type Units } from '#core/check'
 import { own } from '#core/plan'
 import { formatLabel } from '#core/signal'
@@ -126,13 +126,12 @@ function inDevice({ node }: Socket, after: WireTrace, symptom: Symptom, far: num
   if (symptom === 'rolling') return node.model.paths.some(({ format }) => format === 'port') ? cause(3, `${name} is set to another format.`, `Read its setting: it must make ${after.signal ? formatLabel(after.signal.format) : 'the standard'}.`) : cause(1.5, `${name} does not hold the format.`, 'Leave it out for a moment, with a short lead in its place.')
   if (symptom === 'small' && (node.model.kind === 'converter' || node.model.kind === 'scaler')) return cause(2, `${name} does not pass the whole frame.`, 'Look at the source on a screen of its own: if it fills that, it is the converter.')
   if (symptom === 'silent') return node.model.paths.some(({ sound }) => sound === 'drops') ? cause(5, `${name} drops the sound beside the picture.`, 'Listen behind it with a screen or headphones.', 'its model says so') : []
-  if (symptom === 'late') return delayed(node.id, name, node.model.paths[0]?.delay.typ ?? 0, node.model.paths[0]?.delay.unit ?? 'ms', after, far)
+  if (symptom === 'late') return delayed(node.id, name, node.model.paths[0]?.delay, after, far)
   return []
 }
 
-function delayed(device: string, name: string, typ: number, unit: 'ms' | 'frames', { signal }: WireTrace, far: number): Weighed[] {
-  const [num, den] = signal ? signal.format.rate.split('/').map(Number) as [number, number] : [25, 1]
-  const ms = unit === 'frames' ? (typ * 1000 * den) / num : typ
+function delayed(device: string, name: string, delay: Delay | undefined, { signal }: WireTrace, far: number): Weighed[] {
+  const ms = signal ? delayMs(delay, signal.format).typ : 0
   return ms < 1 ? [] : [{ what: `${name} delays the picture by ${msText(ms)}.`, far, certain: false, device, weight: 1 + ms / 20, because: 'its data sheet says so', test: 'Clap in front of the camera, once with it and once without.' }]
 }
 
@@ -177,7 +176,7 @@ function atSource({ node, portId }: Socket, run: Run, symptom: Symptom, far: num
   }
   if (symptom === 'rolling') return [cause(chooses ? 3 : 2, `${name} does not send ${format ?? 'what is planned'}.`, `Read its output setting: it must be ${format ?? 'the standard'} exactly.`, chooses ? 'it chooses by itself' : undefined)]
   if (symptom === 'small') return [cause(chooses ? 3 : 2, chooses ? `${name} scales its desktop, or stands upright.` : `${name} shows menus or a smaller picture on its output.`, chooses ? 'Set the desktop to the full size of the output, lying.' : 'Set its output to clean and full.')]
-  if (symptom === 'late' && node.model.delay) return delayed(node.id, name, node.model.delay.typ, node.model.delay.unit, run.links[0]!, far)
+  if (symptom === 'late') return delayed(node.id, name, node.model.delay, run.links[0]!, far)
   if (symptom === 'silent') return node.model.ports[portId]?.sound ? [] : [cause(5, `${name} sends no sound beside its picture.`, 'Plug its sound in by itself.', 'its model has none')]
   return []
 }

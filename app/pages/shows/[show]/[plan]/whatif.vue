@@ -90,7 +90,7 @@ function keys(event: KeyboardEvent): void {
         <div ref="list" class="list" role="listbox" tabindex="0" aria-label="What may fail" :aria-activedescendant="chosen ? `loss-${chosen}` : undefined" @keydown="keys">
           <template v-for="group in groups" :key="group.key">
             <div class="group small" role="presentation">
-              <svg v-if="group.count" class="gone" :width="Math.min(group.count, 8) * 14" height="10" aria-hidden="true"><rect v-for="n in Math.min(group.count, 8)" :key="n" :x="(n - 1) * 14 + 0.5" y="0.5" width="11" height="8" rx="2" fill="url(#hatch-loss)" stroke="var(--dark)" /></svg>
+              <svg v-if="group.count" class="gone" :width="Math.min(group.count, 8) * 14" height="10" aria-hidden="true"><rect v-for="n in Math.min(group.count, 8)" :key="n" :x="(n - 1) * 14 + 0.5" y="0.5" width="11" height="8" rx="2" fill="url(#hatch)" stroke="var(--dark)" /></svg>
               <span class="quiet">{{ group.count ? `dark then: ${group.title}` : `${group.title}, ${group.things.length}` }}</span>
             </div>
             <div v-for="thing in group.things" :id="`loss-${keyOf(thing)}`" :key="keyOf(thing)" role="option" class="row" :aria-selected="keyOf(thing) === chosen" :class="{ on: keyOf(thing) === chosen }" @click="chosen = keyOf(thing)">
@@ -106,7 +106,7 @@ function keys(event: KeyboardEvent): void {
           <ul class="sinks" aria-label="Sinks">
             <li v-for="sink in sinks" :key="sink.id">
               <svg width="120" height="12" aria-hidden="true">
-                <rect v-if="sink.dark" x="0.5" y="1.5" width="119" height="9" rx="2" fill="url(#hatch-loss)" stroke="var(--dark)" />
+                <rect v-if="sink.dark" x="0.5" y="1.5" width="119" height="9" rx="2" fill="url(#hatch)" stroke="var(--dark)" />
                 <path v-else d="M0 6H120" stroke="var(--band)" stroke-width="9" />
                 <path v-if="!sink.dark" d="M0.5 1.5H119.5V10.5H0.5Z" fill="none" stroke="var(--edge)" />
               </svg>
@@ -121,7 +121,6 @@ function keys(event: KeyboardEvent): void {
         </section>
         <section v-else class="details quiet"><p>Choose what fails.</p></section>
       </div>
-      <svg width="0" height="0" aria-hidden="true"><defs><pattern id="hatch-loss" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="var(--dark)" stroke-width="1.5" opacity="0.7" /></pattern></defs></svg>
     </div>
   </PlanFrame>
 </template>
