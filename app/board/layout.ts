@@ -121,7 +121,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
         const block = nests ? placeStage(feeder, left) : undefined
         const row = block ? left + Math.floor((block.leftEnd - left - 2) / 2) : left
         rows.push({ lane, row, side: feeder ? (nests ? 'link' : 'across') : 'in', stage: stage.id, ...(feeder && !nests ? { begins: `${feeder.name} ${lane.from!.socket}` } : {}) })
-        if (i === 0) inputs.push({ port: first, row, span: first.sound ? 'S' : String(first.number) })
+        if (i === 0) inputs.push({ port: first, row, span: first.beside ? first.beside === 'sound' ? 'S' : 'C' : String(first.number) })
         left = block ? Math.max(left + 1, block.leftEnd) : left + 1
       }
     }

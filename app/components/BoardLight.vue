@@ -74,7 +74,7 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
         </template>
         <path v-if="hop.risky" :d="bandPath(hop, segment.x0, segment.x1, placed.y)" fill="url(#breaks)" stroke="none" />
       </template>
-      <path v-if="hop.sound && hop.arrives" :d="`M${segment.x0} ${placed.y - 1.5}H${segment.x1}M${segment.x0} ${placed.y + 1.5}H${segment.x1}`" stroke="var(--light)" stroke-width="1" stroke-dasharray="5 3" />
+      <path v-if="hop.beside && hop.arrives" :d="`M${segment.x0} ${placed.y - 1.5}H${segment.x1}M${segment.x0} ${placed.y + 1.5}H${segment.x1}`" stroke="var(--light)" stroke-width="1" stroke-dasharray="5 3" />
       <template v-else-if="darkPart(hop, segment.x0, segment.x1)">
         <rect
           :x="darkPart(hop, segment.x0, segment.x1)![0] + 0.5" :y="placed.y - 5" :width="darkPart(hop, segment.x0, segment.x1)![1] - 1" height="10" rx="2"

@@ -20,7 +20,7 @@ const findings = computed(() => (store.report?.findings ?? []).filter(({ key }) 
 const chosenFinding = ref(0)
 const finding = computed<Finding | undefined>(() => findings.value[chosenFinding.value] ?? findings.value[0])
 /** Where a symptom would be seen: at whatever the lane ends in. */
-const spot = computed(() => (props.lane.to?.device && !props.lane.sound ? { device: props.lane.to.device, port: props.lane.to.port } : undefined))
+const spot = computed(() => (props.lane.to?.device && !props.lane.beside ? { device: props.lane.to.device, port: props.lane.to.port } : undefined))
 const mode = computed(() => (selection.mode === 'why' && spot.value ? 'why' : selection.mode === 'mend' && finding.value ? 'mend' : 'change'))
 
 const offers = shallowRef<readonly (Remedy | Choice)[]>()

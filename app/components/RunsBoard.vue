@@ -184,7 +184,7 @@ function keysDown(event: KeyboardEvent): void {
                 @click="press(placed, part)"
               >
                 <span class="strong cut" :class="{ unlit: !placed.lane.lit }">{{ placed.begins ?? placed.lane.from?.name }}</span>
-                <span class="figures quiet cut">{{ placed.lane.from?.format ?? (placed.lane.sound ? 'sound' : '') }}</span>
+                <span class="figures quiet cut">{{ placed.lane.from?.format ?? placed.lane.beside ?? '' }}</span>
               </button>
               <button
                 v-else-if="part.kind === 'end' && placed.side !== 'in' && placed.side !== 'link' && placed.lane.to?.role !== 'stage'" :id="partId(placed.lane.id, part.key)" type="button" class="end-name" :tabindex="isChosen(placed, part) ? 0 : -1"

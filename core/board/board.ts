@@ -1,6 +1,6 @@
 import type { CableModel } from '#core/cable'
-import { portsOf } from '#core/catalog'
-import { gathers, isStage, lengthOf, outputFormat, pathFrom, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
+import { carriesPicture, isBeside, portsOf } from '#core/catalog'
+import { gathers, isStage, lengthOf, outputFormat, pathFrom, type Beside, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
 import { type Checked, type Finding, type Severity, SEVERITIES } from '#core/check'
 import { own } from '#core/plan'
 import { formatLabel, framesPerSecond, raster, type VideoFormat } from '#core/signal'
@@ -38,8 +38,8 @@ export interface CableHop {
   /** Light that may break on the day. */
   readonly risky: boolean
   readonly reason: Reason | undefined
-  /** Carries sound alone. */
-  readonly sound: boolean
+  /** Carries no picture, but this. */
+  readonly beside: Beside | undefined
   /** Typical delay since the run began, ms, as the picture leaves the cable. */
   readonly delayMs: number | undefined
 }
@@ -87,8 +87,8 @@ export interface Lane {
   readonly shared: number
   readonly sharedWith: string | undefined
   readonly lit: boolean
-  /** Carries sound alone. */
-  readonly sound: boolean
+  /** Carries no picture, but this. */
+  readonly beside: Beside | undefined
   /** What is carried or wanted at the sink. */
   readonly feed: string | undefined
   readonly findings: readonly string[]
@@ -105,8 +105,8 @@ export interface StageInput {
   readonly lit: boolean
   readonly strict: boolean
   readonly carries: string
-  /** A plug for sound alone. */
-  readonly sound?: true
+  /** A plug for this alone. */
+  readonly beside?: Beside
 }
 
 export interface StageOutput {
@@ -166,31 +166,31 @@ export function boardOf({ traced, findings }: Checked): Board {
     const from = run.origin && laneEnd(chain.nodes.get(run.origin.device)!, run.origin.port)
     const to = run.end && laneEnd(chain.nodes.get(run.end.device)!, run.end.port)
     const want = to && Object.values(plan.wants).find(({ sink }) => sink === to.device)
-    return lane(run.id, { from, to, hops, shared, sharedWith, lit: run.lit, sound: run.sound, feed: run.links[0]!.signal?.feed ?? want?.feed }, found)
+    return lane(run.id, { from, to, hops, shared, sharedWith, lit: run.lit, beside: run.beside, feed: run.links[0]!.signal?.feed ?? want?.feed }, found)
   })
   for (const picture of pictures) {
     if (picture.of === 'source') {
       if (lanes.some(({ from }) => from?.device === picture.device)) continue
       const node = chain.nodes.get(picture.device)!
       const [port] = portsOf(node.model, 'out')[0] ?? ['']
-      lanes.push(lane(`source:${node.id}`, { from: laneEnd(node, port), to: undefined, hops: [], shared: 0, sharedWith: undefined, lit: false, sound: false, feed: undefined }, byRun.get(`source:${node.id}`) ?? []))
+      lanes.push(lane(`source:${node.id}`, { from: laneEnd(node, port), to: undefined, hops: [], shared: 0, sharedWith: undefined, lit: false, beside: undefined, feed: undefined }, byRun.get(`source:${node.id}`) ?? []))
     }
     else if (picture.of === 'want') {
       const { sink, feed } = plan.wants[picture.want]!
       const node = chain.nodes.get(sink)!
       const [port] = portsOf(node.model, 'in')[0] ?? ['']
-      lanes.push(lane(`want:${picture.want}`, { from: undefined, to: laneEnd(node, port), hops: [], shared: 0, sharedWith: undefined, lit: false, sound: false, feed }, byRun.get(`want:${picture.want}`) ?? []))
+      lanes.push(lane(`want:${picture.want}`, { from: undefined, to: laneEnd(node, port), hops: [], shared: 0, sharedWith: undefined, lit: false, beside: undefined, feed }, byRun.get(`want:${picture.want}`) ?? []))
     }
   }
   for (const node of chain.nodes.values()) {
     const [port] = portsOf(node.model, 'out')[0] ?? []
-    if (node.model.role !== 'sound' || port === undefined || lanes.some(({ from, to }) => from?.device === node.id || to?.device === node.id)) continue
-    lanes.push(lane(`source:${node.id}`, { from: laneEnd(node, port), to: undefined, hops: [], shared: 0, sharedWith: undefined, lit: false, sound: true, feed: undefined }, byRun.get(`source:${node.id}`) ?? []))
+    if (!isBeside(node.model) || port === undefined || lanes.some(({ from, to }) => from?.device === node.id || to?.device === node.id)) continue
+    lanes.push(lane(`source:${node.id}`, { from: laneEnd(node, port), to: undefined, hops: [], shared: 0, sharedWith: undefined, lit: false, beside: node.model.role === 'control' ? 'control' : 'sound', feed: undefined }, byRun.get(`source:${node.id}`) ?? []))
   }
   for (const finding of findings) {
     if (finding.ghost === undefined || finding.run !== undefined) continue
     const to: LaneEnd = { device: '', port: '', name: finding.ghost, socket: '', role: 'sink', format: undefined, kind: 'missing', order: 1e6 }
-    lanes.push(lane(`ghost:${finding.key}`, { from: undefined, to, hops: [], shared: 0, sharedWith: undefined, lit: false, sound: false, feed: undefined }, [finding]))
+    lanes.push(lane(`ghost:${finding.key}`, { from: undefined, to, hops: [], shared: 0, sharedWith: undefined, lit: false, beside: undefined, feed: undefined }, [finding]))
   }
   return { lanes, stages: [...chain.nodes.values()].filter(gathers).map(node => stageOf(node, lanes)) }
 }
@@ -200,7 +200,7 @@ function lane(id: string, parts: Omit<Lane, 'id' | 'findings' | 'worst' | 'words
   const from = parts.from ? `${parts.from.name}${parts.from.format ? `, ${parts.from.format}` : ''}` : 'Nothing'
   const to = parts.to ? (parts.to.role === 'stage' ? `${parts.to.name} ${parts.to.socket}` : parts.to.name) : 'nowhere'
   const reason = parts.hops.flatMap(hop => (hop.is === 'cable' && hop.reason ? [hop.reason.words] : []))[0]
-  return { id, ...parts, findings: found.map(({ key }) => key), worst, words: `${from} to ${to}: ${parts.lit ? parts.sound ? 'sound is plugged in' : 'picture arrives' : `dark${reason ? `, ${reason}` : ''}`}` }
+  return { id, ...parts, findings: found.map(({ key }) => key), worst, words: `${from} to ${to}: ${parts.lit ? parts.beside ? `${parts.beside} is plugged in` : 'picture arrives' : `dark${reason ? `, ${reason}` : ''}`}` }
 }
 
 const head = (title: string): string => title.split(',')[0]!
@@ -244,7 +244,7 @@ function cableHop({ plan }: Checked['traced'], at: WireTrace): CableHop {
     routeM: link.routeM, lengthM, pieces, couplers: (link.couplers ?? 0) + Math.max(0, (pieces?.length ?? 1) - 1),
     reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, used: figures?.used,
     light: signal && textureOf(signal.format), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
-    reason: reasonOf(at), sound: at.sound === true, delayMs: signal?.delay.typ,
+    reason: reasonOf(at), beside: at.beside, delayMs: signal?.delay.typ,
   }
 }
 
@@ -260,10 +260,10 @@ function stageOf(node: Node, lanes: readonly Lane[]): Stage {
     id: node.id, name: node.device.name, kind: node.model.title, standard: standardLabel(node), order: node.device.order,
     inputs: portsOf(node.model, 'in').flatMap(([port, row], i): StageInput[] => {
       const entering = lanes.filter(({ to }) => at(to, port))
-      // A plug for sound takes a row only when something is in it.
-      if (row.carries === 'sound' && entering.length === 0) return []
+      // A plug for sound or control takes a row only when something is in it.
+      if (!carriesPicture(row) && entering.length === 0) return []
       const label = own(node.device.ports, port)?.label ?? entering[0]?.from?.name ?? ''
-      return [{ port, number: row.number ?? i + 1, label, lanes: entering.map(({ id }) => id), lit: entering.some(({ lit }) => lit), strict: row.takes === 'standard', carries: row.carries, ...(row.carries === 'sound' ? { sound: true } : {}) }]
+      return [{ port, number: row.number ?? i + 1, label, lanes: entering.map(({ id }) => id), lit: entering.some(({ lit }) => lit), strict: row.takes === 'standard', carries: row.carries, ...(row.carries === 'sound' || row.carries === 'control' ? { beside: row.carries } : {}) }]
     }),
     outputs: portsOf(node.model, 'out').map(([port, row], i) => ({
       port, number: row.number ?? i + 1, feed: own(node.device.ports, port)?.feed ?? row.feeds?.[0], carries: row.carries,

@@ -29,6 +29,9 @@ export function reasonOf({ wire, stop }: WireTrace): Reason | undefined {
     case 'loose': return stop.end === 'to' ? { words: 'loose end', at: 1, gate: false } : start('begins loose')
     case 'double-output': return start('socket is taken')
     case 'double-input': return gate('socket is taken')
+    case 'protected': return gate('protected content')
+    case 'level': return gate(`3G level ${stop.sends} meets ${stop.takes.join(', ')}`)
+    case 'division': return gate('divided otherwise')
     case 'dead-end': return { words: 'leads nowhere', at: 1, gate: false }
     case 'no-source': return start('no source')
   }

@@ -24,6 +24,8 @@ interface Sold {
   readonly short?: string
   readonly carries: SignalKind
   readonly ends: readonly [ConnectorId, ConnectorId]
+  /** A stiff or heavy plug in a small socket, with nothing that takes the pull. */
+  readonly bare?: true
 }
 
 /** A kind of cable, sold in pieces. */

@@ -98,8 +98,43 @@ const ROWS: Record<string, LeadModel> = {
     reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 6, faultM: 6 }] },
     stock: pieces([[0.5, 400], [1.5, 600], [3, 900], [5, 1300]]),
   },
+  'hdmi-mini-lead': {
+    kind: 'cable', title: 'Passive HDMI with a mini plug', short: 'Mini HDMI', carries: 'hdmi', ends: ['hdmi-a', 'hdmi-c'], oneWay: false, joins: false, bare: true,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10.2 * G, warnM: 3, faultM: 5 }, { uptoBitsPerS: 18 * G, warnM: 2, faultM: 3 }] },
+    stock: pieces([[1, 1400], [2, 1700], [3, 2100]]),
+  },
+  'hdmi-micro-lead': {
+    kind: 'cable', title: 'Passive HDMI with a micro plug', short: 'Micro HDMI', carries: 'hdmi', ends: ['hdmi-a', 'hdmi-d'], oneWay: false, joins: false, bare: true,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10.2 * G, warnM: 3, faultM: 5 }, { uptoBitsPerS: 18 * G, warnM: 2, faultM: 3 }] },
+    stock: pieces([[1, 1500], [2, 1800], [3, 2200]]),
+  },
+  'coax-rg6-four': { ...coax('4 \u00D7 RG-6', 'Four RG-6 size coax in one loom', 0.585, 0.0006, 520), ends: ['bnc-4', 'bnc-4'] },
+  'coax-miniature-four': { ...coax('4 \u00D7 mini', 'Four miniature coax in one loom', 1.90, 0.0015, 480), ends: ['bnc-4', 'bnc-4'] },
+  'control-network': {
+    kind: 'cable', title: 'Network cable for control', short: 'Network', carries: 'control', ends: ['8p8c', '8p8c'], oneWay: false, joins: true,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
+    stock: pieces([[1, 300], [2, 400], [5, 700], [10, 1100], [20, 1900], [30, 2700], [50, 4300], [75, 6200], [100, 8000]]),
+  },
+  'control-usb': {
+    kind: 'cable', title: 'USB lead, A to B', short: 'USB', carries: 'control', ends: ['usb-a', 'usb-b'], oneWay: true, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 5, faultM: 5 }] },
+    stock: pieces([[1, 500], [2, 700], [3, 900], [5, 1200]]),
+  },
+  'control-fibre': {
+    kind: 'cable', title: 'Control network over fibre, with converters', short: 'Ctl fibre', carries: 'control', ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }] },
+    stock: pieces([[50, 26000], [100, 32000], [200, 44000], [500, 82000]]),
+  },
+  'control-usb-active': {
+    kind: 'cable', title: 'Active USB lead, A to B', short: 'USB active', carries: 'control', ends: ['usb-a', 'usb-b'], oneWay: true, joins: false,
+    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 20, faultM: 20 }] },
+    stock: pieces([[10, 3500], [15, 4500], [20, 5500]]),
+  },
   'adapter-hdmi-mini': adapter('Mini HDMI adapter, short, with strain relief', ['hdmi-c', 'hdmi-a'], 900),
   'adapter-hdmi-micro': adapter('Micro HDMI adapter, short, with strain relief', ['hdmi-d', 'hdmi-a'], 900),
+  'adapter-hdmi-mini-stiff': { ...adapter('Mini HDMI plug adapter, stiff', ['hdmi-c', 'hdmi-a'], 400), bare: true },
+  'adapter-hdmi-micro-stiff': { ...adapter('Micro HDMI plug adapter, stiff', ['hdmi-d', 'hdmi-a'], 400), bare: true },
+  'adapter-usbc-plug': adapter('USB-C to HDMI plug adapter, passive', ['usb-c', 'hdmi-a'], 700),
 }
 
 /** The catalogue of cables and adapters by id; each carries its own reference. */

@@ -1,13 +1,13 @@
-import type { Coding, ConnectorId, FormatSet, SdiClass, SignalKind } from '#core/signal'
+import type { Aspect, Coding, ConnectorId, Division, FormatSet, Level, Range, SdiClass, SignalKind, Transfer, VideoFormat } from '#core/signal'
 
-/** What a device is for. A stage is a switcher; a way stands in a run between two others; sound has no picture at all. */
-export const ROLES = ['source', 'stage', 'way', 'sink', 'sound'] as const
+/** What a device is for. A stage is a switcher; a way stands in a run between two others; sound and control have no picture. */
+export const ROLES = ['source', 'stage', 'way', 'sink', 'sound', 'control'] as const
 export type Role = (typeof ROLES)[number]
 
 /** What kind of thing it is, where a rule or a list asks; models without one are just what their role says. */
 export const KINDS = [
   'camera', 'phone', 'computer', 'player', 'tablet', 'switcher', 'multiviewer', 'converter', 'scaler', 'splitter', 'extender', 'radio', 'encoder', 'decoder', 'network',
-  'screen', 'projector', 'recorder', 'capture', 'microphone', 'desk',
+  'screen', 'projector', 'recorder', 'capture', 'microphone', 'desk', 'controller', 'matrix', 'delay',
 ] as const
 export type Kind = (typeof KINDS)[number]
 
@@ -52,6 +52,36 @@ export interface Port {
    * beside the picture; on an input of a stage: those that its mixer can open; absent, none. A sink without it is mute.
    */
   readonly sound?: number
+  /** SDI at 3G: the levels that an output sends or an input takes, the factory one first; absent, A is sent and both are taken. */
+  readonly levels?: readonly Level[]
+  /** 2160 over several links: the divisions that are sent or taken, the factory one first. */
+  readonly divisions?: readonly Division[]
+  /** Outputs: the picture is content-protected, always or until it is set otherwise. */
+  readonly protection?: 'always' | 'switchable'
+  /** Inputs: protected content is taken: shown, or handed on as it is. Absent, as its kind of device does. */
+  readonly decodes?: boolean
+  /** Outputs: the ranges that can be sent (absent, narrow); inputs: those that can be set to be read (absent, as sent). */
+  readonly ranges?: readonly Range[]
+  /** Outputs: transfer functions that can be set, the factory one first; absent, SDR. */
+  readonly transfers?: readonly Transfer[]
+  /** Outputs: menus and readouts lie in the picture, always or until they are switched off. */
+  readonly readouts?: 'always' | 'switchable'
+  /** Outputs: shapes of the picture within the frame, the factory one first; absent, 16:9 (4:3 in SD). */
+  readonly aspects?: readonly Aspect[]
+  /** Inputs that can enlarge or crop what comes. */
+  readonly fits?: true
+  /** Outputs: while no format is set, it follows what the sink says it prefers. Absent, computers do. */
+  readonly follows?: boolean
+  /** Inputs: the format that they say they prefer (EDID). */
+  readonly prefers?: VideoFormat
+}
+
+/** Something by which a device ends its own work. */
+export interface Limit {
+  readonly what: 'power-off' | 'sleep' | 'recording'
+  readonly minutes: number
+  /** Can be switched off. */
+  readonly settable?: true
 }
 
 /**
@@ -59,16 +89,23 @@ export interface Port {
  * - `same`: the format passes unchanged (converter of carriage, splitter, loop-through);
  * - `port`: the output port's own setting decides (scaler, rate converter);
  * - `standard`: the operating standard decides, whatever enters (the mix buses of a stage);
+ * - `chosen`: each output shows the one input that its setting `of` names (a matrix; absent, the input of its own number);
  * - `tiles`: one picture made of all that enter, in the output port's own setting (a multiviewer).
  */
 export interface Path {
   readonly from: readonly string[]
   readonly to: readonly string[]
-  readonly format: 'same' | 'port' | 'standard' | 'tiles'
+  readonly format: 'same' | 'port' | 'standard' | 'chosen' | 'tiles'
   /** Formats that get through; absent, all that both ports carry. */
   readonly passes?: readonly FormatSet[]
   /** Sound that is embedded beside the picture does not get through. */
   readonly sound?: 'drops'
+  /** HDR and log leave as SDR. */
+  readonly maps?: 'sdr'
+  /** Share of the frame's width that the picture fills when it leaves; absent, all. */
+  readonly fills?: number
+  /** What a source before it reads as the sink's list: that of the first leg, or one that is kept inside; absent, what all legs have. */
+  readonly edid?: 'first' | 'kept'
   readonly delay: Delay
 }
 
@@ -95,6 +132,10 @@ export interface Model {
   readonly standards?: readonly FormatSet[]
   /** Sources: what the device itself adds before its outputs. */
   readonly delay?: Delay
+  /** What ends its work by itself. */
+  readonly limits?: readonly Limit[]
+  /** Control ports, of which one must be connected for the device to be set up. */
+  readonly configured?: readonly string[]
   /** Typical draw, watts. */
   readonly watts: number
   readonly supply: 'mains' | 'usb' | 'battery' | 'none'
@@ -124,5 +165,17 @@ export function makesInAnyMode(model: Model, portId: string): { mode: string | u
 /** Sources whose picture depends on the light of the room. */
 export const isCamera = ({ kind }: Model): boolean => kind === 'camera' || kind === 'phone'
 
-/** False for what makes or carries sound alone. */
-export const hasPicture = (model: Model): boolean => Object.values(model.ports).some(({ carries }) => carries !== 'sound')
+/** False for plugs of sound and of control. */
+export const carriesPicture = ({ carries }: Pick<Port, 'carries'>): boolean => carries !== 'sound' && carries !== 'control'
+
+/** False for what makes or carries sound, or controls, alone. */
+export const hasPicture = (model: Model): boolean => Object.values(model.ports).some(carriesPicture)
+
+/** Whether content-protected pictures get in: screens decode them, splitters hand them on. */
+export const takesProtected = ({ kind }: Pick<Model, 'kind'>, input: Port): boolean => input.decodes ?? (kind === 'screen' || kind === 'projector' || kind === 'splitter')
+
+/** Whether an output goes by the sink's list while nothing is set. */
+export const followsSink = ({ kind }: Pick<Model, 'kind'>, output: Port): boolean => output.follows ?? kind === 'computer'
+
+/** Devices without a picture, at whose plugs runs of sound or control begin. */
+export const isBeside = ({ role }: Pick<Model, 'role'>): boolean => role === 'sound' || role === 'control'

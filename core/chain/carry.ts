@@ -1,7 +1,7 @@
 import { choosePieces, coaxLossDb, coaxReachM, cutLengthM, DEFAULT_BUDGET_DB, lengthStep, pieceSumM, type AdapterModel, type CableModel } from '#core/cable'
-import type { Port } from '#core/catalog'
+import { takesProtected, type Port } from '#core/catalog'
 import { own, type Link, type Plan } from '#core/plan'
-import { formatLabel, hdmiRate, sdiRate, setsContain, SIGNAL_TITLES, type ConnectorId, type VideoFormat } from '#core/signal'
+import { formatLabel, hdmiRate, linksOf, sdiRate, SDI_CLASS_ROWS, setsContain, SIGNAL_TITLES, type ConnectorId, type VideoFormat } from '#core/signal'
 import { gathers, type Node } from './resolve'
 import type { Signal } from './signal'
 import type { Carriage, Caution, Mismatch, Stop } from './stop'
@@ -57,7 +57,8 @@ export function carry(signal: Pick<Signal, 'format' | 'coding'>, out: Port, lead
 function carriageOf({ format, coding }: Pick<Signal, 'format' | 'coding'>, out: Port): Carriage | undefined {
   if (out.carries === 'sdi') {
     const found = sdiRate(format, coding)
-    return found && { bitsPerS: found.bitsPerS, sdiClass: found.class }
+    const bitsPerS = found && found.bitsPerS / linksOf(out.connector)
+    return bitsPerS === undefined ? undefined : { bitsPerS, sdiClass: SDI_CLASS_ROWS.find(row => bitsPerS <= row.bitsPerS)!.class }
   }
   return hdmiRate(format, coding)
 }
@@ -131,6 +132,14 @@ function measure(carriage: Carriage, cable: CableModel, link: Pick<Link, 'routeM
 /** Segmented frame travels as interlaced of the same raster and rate; two formats alike on the wire show alike. */
 function onTheWire(format: VideoFormat): VideoFormat {
   return format.scan === 'psf' ? { ...format, scan: 'i' } : format
+}
+
+/** Whether an input takes the picture for what it is besides its format: protection, level, division. */
+export function bars({ model }: Pick<Node, 'model'>, input: Port, signal: Signal, carriage: Carriage | undefined): Stop | undefined {
+  if (signal.protected && !takesProtected(model, input)) return { why: 'protected' }
+  if (carriage?.sdiClass === '3G' && input.levels && !input.levels.includes(signal.level)) return { why: 'level', sends: signal.level, takes: input.levels }
+  if (linksOf(input.connector) > 1 && input.divisions && !input.divisions.includes(signal.division)) return { why: 'division', sends: signal.division, takes: input.divisions }
+  return undefined
 }
 
 /** Whether an input takes a format; `strict` compares raster, scan and exact rate with the operating standard. */

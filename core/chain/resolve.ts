@@ -55,8 +55,13 @@ export function outputFormat(node: Node, portId: string): VideoFormat | undefine
 
 const byId = <T>(map: Readonly<Record<string, T>>): [string, T][] => Object.entries(map).sort(([a], [b]) => (a < b ? -1 : 1))
 
-/** True for a link between plugs for sound. */
-export const isSound = ({ from, to }: Wire): boolean => (from?.port ?? to?.port)?.carries === 'sound'
+/** What a link carries that is no picture; undefined for pictures. */
+export function besideOf({ from, to }: Wire): Beside | undefined {
+  const carries = (from?.port ?? to?.port)?.carries
+  return carries === 'sound' || carries === 'control' ? carries : undefined
+}
+
+export type Beside = 'sound' | 'control'
 
 /** Builds the graph of a valid plan. Linear in devices and links. */
 export function resolve(plan: Plan): Chain {

@@ -1,6 +1,7 @@
+import { carriesPicture, isBeside } from '#core/catalog'
 import type { Segment, LinkEnd } from '#core/plan'
 import { pathFrom } from './pass'
-import { gathers, socketKey, type Chain, type Wire } from './resolve'
+import { gathers, socketKey, type Beside, type Chain, type Wire } from './resolve'
 import { upstream, type Trace, type WireTrace } from './trace'
 
 /** One signal's whole way, from the output where it begins to the input where it ends; named by its last link. */
@@ -13,8 +14,8 @@ export interface Run {
   /** The input of a stage or sink; absent where the run leads nowhere. */
   readonly end: LinkEnd | undefined
   readonly lit: boolean
-  /** Carries sound alone, from plug to plug. */
-  readonly sound: boolean
+  /** Carries no picture, but this, from plug to plug. */
+  readonly beside: Beside | undefined
   /** The first link with a reason of its own. */
   readonly stopped: WireTrace | undefined
 }
@@ -31,16 +32,16 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
       links.unshift(traced.wires.get(step.id)!)
     }
     const first = links[0]!.wire.from
-    const hangs = !first || first.port?.dir !== 'out' || !(first.node.model.role === 'source' || first.node.model.role === 'sound' || gathers(first.node))
+    const hangs = !first || first.port?.dir !== 'out' || !(first.node.model.role === 'source' || isBeside(first.node.model) || gathers(first.node))
     const to = wire.to
-    const ends = to && to.port?.dir === 'in' && (gathers(to.node) || to.node.model.role === 'sink' || to.port.carries === 'sound')
+    const ends = to && to.port?.dir === 'in' && (gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
     runs.push({
       id: wire.id,
       links,
       origin: hangs ? undefined : { device: first.node.id, port: first.portId },
       end: ends ? { device: to.node.id, port: to.portId } : undefined,
       lit: Boolean(ends) && traced.wires.get(wire.id)!.arrives,
-      sound: links.at(-1)!.sound === true,
+      beside: links.at(-1)!.beside,
       stopped: links.find(link => link.stop),
     })
   }
@@ -49,7 +50,7 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
 
 /** A link is the last of its run unless a link leaves the device that it enters. */
 function isLast(chain: Chain, { to }: Wire): boolean {
-  if (!to || to.port?.dir !== 'in' || gathers(to.node) || to.node.model.role === 'sink' || to.port.carries === 'sound') return true
+  if (!to || to.port?.dir !== 'in' || gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port)) return true
   return !(pathFrom(to.node, to.portId)?.to ?? []).some(outId => chain.leaving.has(socketKey(to.node.id, outId)))
 }
 
@@ -66,7 +67,7 @@ export function picturesOf(chain: Chain, runs: readonly Run[], segment?: Segment
   const arrivesSomewhere = new Set<string>()
   const fedSinks = new Set<string>()
   for (const run of runs) {
-    if (run.sound) continue
+    if (run.beside) continue
     if (run.end) fedSinks.add(run.end.device)
     if (run.end && run.origin) arrivesSomewhere.add(run.origin.device)
     if (run.end && (!run.origin || active(run.origin.device))) pictures.push({ of: 'run', run, lit: run.lit })

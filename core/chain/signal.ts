@@ -1,5 +1,5 @@
 import type { Delay, Feed } from '#core/catalog'
-import { frameMs, type Coding, type VideoFormat } from '#core/signal'
+import { frameMs, type Aspect, type Coding, type Division, type Level, type Range, type Transfer, type VideoFormat } from '#core/signal'
 import type { LinkEnd } from '#core/plan'
 
 /** A delay in milliseconds, from best to worst case. */
@@ -23,6 +23,17 @@ export interface Signal {
   readonly feed?: Feed
   /** Since the origin, the origin's own delay included. */
   readonly delay: DelayMs
+  readonly range: Range
+  readonly transfer: Transfer
+  readonly aspect: Aspect
+  /** Share of the frame's width that the picture fills, 0 .. 1. */
+  readonly fills: number
+  /** How it lies on 3G-SDI, and among several links. */
+  readonly level: Level
+  readonly division: Division
+  readonly protected: boolean
+  /** Menus and readouts lie in it. */
+  readonly readouts: boolean
 }
 
 /** Frames count those of `format`; absent delays are none. */

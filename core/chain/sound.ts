@@ -1,6 +1,6 @@
 import { portsOf } from '#core/catalog'
 import { own, type Opening } from '#core/plan'
-import { isSound, isStage, socketKey, type Chain, type Node, type Socket } from './resolve'
+import { besideOf, isStage, socketKey, type Chain, type Node, type Socket } from './resolve'
 import { addDelay, delayMs, NO_DELAY, type DelayMs } from './signal'
 import type { Trace } from './trace'
 
@@ -41,7 +41,7 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
     const [node, portId, origin, delay] = next
     for (const wire of chain.leaving.get(socketKey(node.id, portId)) ?? []) {
       if (!wires.get(wire.id)?.arrives || !wire.to) continue
-      enter(wire.to, origin, delay, isSound(wire))
+      enter(wire.to, origin, delay, besideOf(wire) === 'sound')
     }
   }
   return { arriving, mixes, heard }

@@ -1,4 +1,4 @@
-import type { VideoFormat, SdiClass, SignalKind, ConnectorId } from '#core/signal'
+import type { ConnectorId, Division, Level, SdiClass, SignalKind, VideoFormat } from '#core/signal'
 
 /** Why a picture goes no farther on a link. One link has at most one reason: the first along the light. */
 export type Stop =
@@ -22,6 +22,12 @@ export type Stop =
   | { readonly why: 'not-taken', readonly sends: VideoFormat }
   /** A device in the run does not pass the format. */
   | { readonly why: 'not-passed', readonly sends: VideoFormat }
+  /** Content-protected, and the input does not take that. */
+  | { readonly why: 'protected' }
+  /** The receiver takes the other level of 3G-SDI alone. */
+  | { readonly why: 'level', readonly sends: Level, readonly takes: readonly Level[] }
+  /** 2160 over several links is divided otherwise than the receiver puts it together. */
+  | { readonly why: 'division', readonly sends: Division, readonly takes: readonly Division[] }
   /** Goes into a device of the run whose outputs lead nowhere. */
   | { readonly why: 'dead-end' }
   /** Comes from a device that no source reaches: the first device without an input, or a ring. */
@@ -43,6 +49,7 @@ export type Caution =
   | { readonly why: 'near-reach' }
 
 export interface Carriage {
+  /** Of one link, where the picture is shared among several. */
   readonly bitsPerS: number
   readonly sdiClass?: SdiClass
   /** TMDS character rate, MHz, for HDMI and what extends it. */

@@ -1,8 +1,9 @@
-import { portsOf, type Path } from '#core/catalog'
-import type { VideoFormat } from '#core/signal'
-import { accepts, carry, joins, leadOf, overClass, type CableFigures } from './carry'
-import { letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
-import { gathers, isSound, outputFormat, socketKey, type Chain, type Node, type Wire } from './resolve'
+import { carriesPicture, followsSink, makesOf, portsOf, type Path } from '#core/catalog'
+import { own } from '#core/plan'
+import { differsBy1001, setsContain, type VideoFormat } from '#core/signal'
+import { accepts, bars, carry, joins, leadOf, lengthOf, overClass, type CableFigures } from './carry'
+import { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
+import { besideOf, gathers, outputFormat, socketKey, type Beside, type Chain, type Node, type Wire } from './resolve'
 import { addDelay, delayMs, spanDelay, type DelayMs, type Signal } from './signal'
 import type { Stop } from './stop'
 
@@ -12,11 +13,13 @@ export interface WireTrace {
   /** The picture that enters; absent where nothing comes this far. */
   readonly signal?: Signal
   readonly figures?: CableFigures
+  /** The source is left to choose among rates, and is taken to choose the right one. */
+  readonly chosen?: true
   /** Why the light ends here. Absent on links that are dark only because nothing reaches them. */
   readonly stop?: Stop
-  /** The picture gets there; of a sound link, that its plugs fit at both ends. */
+  /** The picture gets there; of sound and control, that the plugs fit at both ends. */
   readonly arrives: boolean
-  readonly sound?: true
+  readonly beside?: Beside
 }
 
 export interface StageTrace {
@@ -43,8 +46,9 @@ export function trace(chain: Chain): Trace {
 
   for (const wire of chain.wires.values()) {
     const stop = structuralStop(wire)
-    if (stop) wires.set(wire.id, { wire, stop, arrives: false, ...(isSound(wire) ? { sound: true } : {}) })
-    else if (isSound(wire)) wires.set(wire.id, plugged(chain, wire))
+    const beside = besideOf(wire)
+    if (stop) wires.set(wire.id, { wire, stop, arrives: false, ...(beside ? { beside } : {}) })
+    else if (beside) wires.set(wire.id, plugged(chain, wire, beside))
   }
   for (const node of chain.nodes.values()) {
     if (node.model.role !== 'source') continue
@@ -104,8 +108,10 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
   const { node, portId, port } = wire.to
   if (wire.link.turned && leadOf(chain.plan, wire.link).cable.oneWay) return { wire, signal, stop: { why: 'turned' }, arrives: false }
   const carried = carry(signal, wire.from!.port!, leadOf(chain.plan, wire.link), wire.link, port!)
-  const stop = carried.stop ?? accepts(node, port!, signal.format) ?? beyond()
-  return { wire, signal, figures: carried.figures, stop, arrives: stop === undefined }
+  const refused = accepts(node, port!, signal.format)
+  const chosen = refused?.why === 'standard' && mayChoose(chain, signal, refused.standard)
+  const stop = carried.stop ?? (chosen ? undefined : refused) ?? bars(node, port!, signal, carried.figures) ?? beyond()
+  return { wire, signal, figures: carried.figures, stop, arrives: stop === undefined, ...(chosen && !stop ? { chosen } : {}) }
 
   function beyond(): Stop | undefined {
     const holder = chain.entering.get(socketKey(node.id, portId))![0]!
@@ -114,13 +120,23 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
     if (node.model.role !== 'way' || gathers(node)) return undefined
     const path = pathFrom(node, portId)
     if (path && !letsThrough(path, signal)) return { why: 'not-passed', sends: signal.format }
+    if (path?.format === 'chosen') return undefined
     const outs = path?.to ?? []
     return outs.some(outId => chain.leaving.has(socketKey(node.id, outId))) ? undefined : { why: 'dead-end' }
   }
 }
 
-/** A sound link: only its plugs are judged. */
-function plugged(chain: Chain, wire: Wire): WireTrace {
+/** A computer whose output is left to its desktop may send the standard as well as its sibling at 1000/1001 of the rate. */
+function mayChoose(chain: Chain, { format, setBy }: Signal, standard: VideoFormat): boolean {
+  const node = chain.nodes.get(setBy.device)!
+  const output = node.model.ports[setBy.port]
+  return output !== undefined && followsSink(node.model, output) && own(node.device.ports, setBy.port)?.format === undefined
+    && format.raster === standard.raster && format.scan === standard.scan && differsBy1001(format.rate, standard.rate)
+    && setsContain(makesOf(node.model, setBy.port, node.device.mode), standard)
+}
+
+/** A link of sound or control: only its plugs are judged. */
+function plugged(chain: Chain, wire: Wire, beside: Beside): WireTrace {
   const from = wire.from!
   const stop = (): Stop | undefined => {
     const first = chain.leaving.get(socketKey(from.node.id, from.portId))![0]!
@@ -131,10 +147,15 @@ function plugged(chain: Chain, wire: Wire): WireTrace {
     const mismatch = joins(from.port!, lead, wire.to.port!)
     if (mismatch) return { why: 'connector', mismatch }
     const holder = chain.entering.get(socketKey(wire.to.node.id, wire.to.portId))![0]!
-    return holder === wire ? undefined : { why: 'double-input', other: holder.id }
+    if (holder !== wire) return { why: 'double-input', other: holder.id }
+    // Sound that goes too far is still heard; control does not get through at all.
+    const law = lead.cable.reach
+    const { lengthM, noPiece } = lengthOf(lead.cable, wire.link)
+    const reachM = law.by === 'length' ? law.steps[0]!.faultM : Infinity
+    return beside === 'control' && lengthM !== undefined && (lengthM > reachM || noPiece) ? { why: 'too-far', lengthM, reachM, noPiece } : undefined
   }
   const found = stop()
-  return { wire, sound: true, arrives: found === undefined, ...(found ? { stop: found } : {}) }
+  return { wire, beside, arrives: found === undefined, ...(found ? { stop: found } : {}) }
 }
 
 /** For a link that nothing reached: the device where a source is missing, once per cause, or nothing when it is only dark. */
@@ -146,7 +167,7 @@ function missingSource(chain: Chain, wire: Wire): Stop | undefined {
     const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
     return !fed && first === wire ? { why: 'no-source', device: node.id } : undefined
   }
-  const inputs = node.model.paths.filter(path => path.to.includes(portId)).flatMap(path => path.from)
+  const inputs = node.model.paths.filter(path => path.to.includes(portId)).flatMap(path => inputsBefore(node, path, portId))
   const feeding = inputs.flatMap(id => chain.entering.get(socketKey(node.id, id)) ?? [])
   if (feeding.length > 0) return inRing(chain, wire) ? { why: 'no-source', device: node.id } : undefined
   const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
@@ -168,11 +189,11 @@ function inRing(chain: Chain, start: Wire): boolean {
 /** The link before this one in its run; undefined at a source, a stage or a gap. */
 export function upstream(chain: Chain, wire: Wire): Wire | undefined {
   const from = wire.from
-  if (!from || gathers(from.node) || from.port?.dir !== 'out' || from.port.carries === 'sound') return undefined
+  if (!from || gathers(from.node) || from.port?.dir !== 'out' || !carriesPicture(from.port)) return undefined
   for (const path of from.node.model.paths) {
     if (!path.to.includes(from.portId)) continue
-    for (const inId of path.from) {
-      const entering = chain.entering.get(socketKey(from.node.id, inId))?.find(candidate => candidate.to?.port?.carries !== 'sound' && (candidate.from !== undefined || candidate.to?.port?.dir === 'in'))
+    for (const inId of inputsBefore(from.node, path, from.portId)) {
+      const entering = chain.entering.get(socketKey(from.node.id, inId))?.find(candidate => (!candidate.to?.port || carriesPicture(candidate.to.port)) && (candidate.from !== undefined || candidate.to?.port?.dir === 'in'))
       if (entering) return entering
     }
   }

@@ -26,7 +26,7 @@ export function feedOf(traced: Traced, { links }: Run): Feed | undefined {
 }
 
 /** The runs of pictures that end at a sink. */
-export const runsTo = ({ runs }: Traced, device: string): Run[] => runs.filter(run => !run.sound && run.end?.device === device)
+export const runsTo = ({ runs }: Traced, device: string): Run[] => runs.filter(run => !run.beside && run.end?.device === device)
 
 /** Ways to bring a wanted feed to a sink: a free output, a loop-through, a splitter; or to give the want up. */
 export function feedSink(traced: Traced, { at }: Pick<Finding, 'at'>): Proposal[] {

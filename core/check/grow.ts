@@ -1,5 +1,5 @@
-import { MODELS, portsOf, type Feed, type Model, type Port } from '#core/catalog'
-import { isStage, socketKey, type Node, type Socket, type Wire } from '#core/chain'
+import { carriesPicture, MODELS, portsOf, type Feed, type Model, type Port } from '#core/catalog'
+import { mixedBy, isStage, socketKey, type Node, type Socket, type Wire } from '#core/chain'
 import { own, type Edit, type LinkEnd, type PortSetting } from '#core/plan'
 import { setsContain } from '#core/signal'
 import { Draft, layWay, shortTitle, waysBetween } from '#core/ways'
@@ -19,8 +19,8 @@ export function inputsAreFull(traced: Traced): boolean {
   return [...traced.chain.nodes.values()].some(isStage) && idleSources(traced).length > 0 && freeInputs(traced).length === 0
 }
 
-const pictureInputs = (model: Model): [string, Port][] => portsOf(model, 'in').filter(([, { carries }]) => carries !== 'sound')
-const pictureOutputs = (model: Model): [string, Port][] => portsOf(model, 'out').filter(([, { carries }]) => carries !== 'sound')
+const pictureInputs = (model: Model): [string, Port][] => portsOf(model, 'in').filter(([, port]) => carriesPicture(port))
+const pictureOutputs = (model: Model): [string, Port][] => portsOf(model, 'out').filter(([, port]) => carriesPicture(port))
 
 /** Stages in the order of their last use: the last one of a cascade, which most hangs on, comes first. */
 export function stagesOf({ chain }: Traced): Node[] {
@@ -92,7 +92,7 @@ export function feederStage(traced: Traced, stage: Node): Proposal[] {
       const device = draft.device({ model: draft.model(id), name, order, standard: stage.standard! })
       const input = pictureInputs(row).find(([, port]) => port.carries === give.wire.to!.port!.carries)![0]
       const node: Node = { id: device, device: { model: id, name, order, standard: stage.standard! }, model: row, standard: stage.standard }
-      const signal = { format: stage.standard!, coding: program[1].coding!, origin: { device, port: program[0] }, setBy: { device, port: program[0] }, delay: { min: 0, typ: 0, max: 0 } }
+      const signal = mixedBy(node, row.paths[0]!, program[0])!
       const way = waysBetween(plan, { port: program[1], signal }, { node: stage, portId: give.portId, port: give.port }, {})[0]
       if (!way || accepted(node, input) === undefined) return []
       draft.move(give.wire.id, 'to', { device, port: input }, give.wire.link.adapters?.to)
@@ -126,14 +126,15 @@ export function addSink(traced: Traced, from: Socket, modelId: string, name: str
   const [inId, input] = portsOf(row, 'in')[0]!
   const node: Node = { id: device, device: { model: modelId, name, order }, model: row, standard: undefined }
   if (from.port?.feeds && (own(from.node.device.ports, from.portId)?.feed ?? from.port.feeds[0]) !== feed) draft.set(['devices', from.node.id, 'ports', from.portId, 'feed'], feed)
-  const format = from.node.standard
-  if (!from.port?.coding || !format) return undefined
+  const path = from.node.model.paths.find(({ to }) => to.includes(from.portId))
+  const mixed = path && mixedBy(from.node, path, from.portId)
+  if (!from.port?.coding || !mixed) return undefined
   const end: LinkEnd = { device: from.node.id, port: from.portId }
-  const way = waysBetween(traced.plan, { port: from.port, signal: { format, coding: from.port.coding, origin: end, setBy: end, feed, delay: { min: 0, typ: 0, max: 0 } } }, { node, portId: inId, port: input }, {})[0]
+  const way = waysBetween(traced.plan, { port: from.port, signal: { ...mixed, feed } }, { node, portId: inId, port: input }, {})[0]
   if (!way) return undefined
   layWay(draft, way, end, { device, port: inId }, name)
   draft.edits.push({ do: 'add', collection: 'wants', id: `${device}-sees`.slice(0, 64), value: { sink: device, feed } })
   return draft.edits
 }
 
-export const freePictureOutputs = (traced: Traced, stage: Node): Socket[] => freeSockets(traced, stage, 'out').filter(({ port }) => port?.carries !== 'sound')
+export const freePictureOutputs = (traced: Traced, stage: Node): Socket[] => freeSockets(traced, stage, 'out').filter(({ port }) => port && carriesPicture(port))

@@ -1,9 +1,9 @@
 import { cutLengthM, choosePieces, pieceSumM, type CableModel } from '#core/cable'
-import { makesInAnyMode, MODELS, portsOf, type Feed, type Model } from '#core/catalog'
+import { carriesPicture, makesInAnyMode, MODELS, portsOf, type Feed, type Model } from '#core/catalog'
 import { accepts, gathers, isStage, mixedBy, madeBy, outputFormat, pathFrom, socketKey, tiledBy, type Node, type Signal, type Socket, type WireTrace } from '#core/chain'
 import { own, type LinkEnd } from '#core/plan'
 import { formatLabel, listFormats, rate, RATE_TEXTS, sameFormat, setsContain, type VideoFormat } from '#core/signal'
-import { Draft, layWay, shortTitle, waysBetween, wayTitle, type Span, type Way } from '#core/ways'
+import { adaptersFor, allLeads, Draft, layWay, shortTitle, waysBetween, wayTitle, type Span, type Way } from '#core/ways'
 import { socketName, type Proposal, type Traced } from './rule'
 import { listWords } from './words'
 
@@ -152,7 +152,7 @@ export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket
 export function freeInputs(traced: Traced, prefer?: string): Socket[] {
   const stages = [...traced.chain.nodes.values()].filter(isStage)
   return stages.sort((a, b) => Number(b.id === prefer) - Number(a.id === prefer) || a.device.order - b.device.order)
-    .flatMap(stage => freeSockets(traced, stage, 'in')).filter(({ port }) => port?.carries !== 'sound')
+    .flatMap(stage => freeSockets(traced, stage, 'in')).filter(({ port }) => port && carriesPicture(port))
 }
 
 /** Lays the cheapest way from an output to each of the inputs; the format is set where that makes it fit. */
@@ -296,7 +296,7 @@ export function freeOutputs(traced: Traced, feed: Feed): Socket[] {
 
 
 /** Other ways between what enters a device on the way and where its run goes on to; the device goes. */
-export function replaceDevice(traced: Traced, device: string, most = 4): Proposal[] {
+export function replaceDevice(traced: Traced, device: string, most = 4, unmeasured = false): Proposal[] {
   const { plan, chain, trace } = traced
   const entering = [...chain.wires.values()].filter(wire => wire.to?.node.id === device)
   const leaving = [...chain.wires.values()].filter(wire => wire.from?.node.id === device)
@@ -307,7 +307,8 @@ export function replaceDevice(traced: Traced, device: string, most = 4): Proposa
   if (!signal) return []
   const routes = [first, last].map(({ link }) => link.routeM ?? 0)
   const longest = Math.max(...routes)
-  const span: Span = longest > 0 ? { routeM: longest } : {}
+  // What bridges air is replaced by a cable of which nobody knows the way yet.
+  const span: Span = longest > 0 && !unmeasured ? { routeM: longest } : {}
   return waysBetween(plan, { port: first.from.port, signal }, { node: last.to.node, portId: last.to.portId, port: last.to.port }, span)
     .filter(way => !(way.devices.length === 1 && way.devices[0]!.row.from === chain.nodes.get(device)!.model.from))
     .slice(0, most).map((way) => {
@@ -328,5 +329,36 @@ export function feedChoices({ plan }: Traced, node: Node, portId: string): Propo
     const draft = new Draft(plan)
     draft.set(['devices', node.id, 'ports', portId, 'feed'], feed)
     return { title: `Point it at ${feed}`, edits: draft.edits }
+  })
+}
+
+const TRAIT_SETTING = { levels: 'level', divisions: 'division', ranges: 'range', transfers: 'transfer', aspects: 'aspect' } as const
+
+/** Sets what an output sends to another value that its model has: of the source, and of what stands behind it in the run. */
+export function setTrait({ plan, chain }: Traced, { origin, setBy }: Signal, kind: keyof typeof TRAIT_SETTING, value: string, words: string): Proposal[] {
+  return [...new Map([origin, setBy].map(end => [`${end.device}/${end.port}`, end])).values()].flatMap((end) => {
+    const node = chain.nodes.get(end.device)!
+    const offered = own(node.model.ports, end.port)?.[kind] as readonly string[] | undefined
+    if (!offered?.includes(value)) return []
+    const draft = new Draft(plan)
+    draft.set(['devices', end.device, 'ports', end.port, TRAIT_SETTING[kind]], value)
+    return [{ title: `Set ${node.device.name} to ${words}`, edits: draft.edits }]
+  })
+}
+
+/** Other leads for control that fit both plugs and reach that far. */
+export function betterControl({ plan }: Traced, { wire, stop }: WireTrace): Proposal[] {
+  const { link, from, to } = wire
+  if (!from?.port || !to?.port || stop?.why !== 'too-far') return []
+  const leads = allLeads(plan)
+  return [...leads].flatMap(([id, lead]) => {
+    if (lead.kind !== 'cable' || lead.carries !== 'control' || id === link.cable || lead.reach.by !== 'length' || !adaptersFor(leads, from.port!, lead, to.port!)) return []
+    const pieces = choosePieces(lead, link.routeM === undefined ? stop.lengthM : cutLengthM(link.routeM))?.pieces
+    if (!pieces || pieceSumM(pieces) > lead.reach.steps[0]!.faultM) return []
+    const draft = new Draft(plan)
+    const { pieces: _, ...rest } = link
+    draft.disconnect(wire.id)
+    draft.connect({ ...rest, cable: draft.lead(id), ...(link.routeM === undefined ? { pieces } : {}) }, wire.id)
+    return [proposal(`Take ${pieces.join(' + ')} m ${lead.title}`, draft)]
   })
 }

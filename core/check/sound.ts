@@ -78,7 +78,7 @@ export function bringSound(traced: Traced, stage: Node): Proposal[] {
 /** Typical delay of each camera's picture at a stage's outputs, ms, through feeders too. */
 export function cameraDelays(traced: Traced, stage: Node, path: ReadonlySet<string> = new Set()): number[] {
   const { chain, runs } = traced
-  return runs.filter(run => run.lit && !run.sound && run.end?.device === stage.id).flatMap((run) => {
+  return runs.filter(run => run.lit && !run.beside && run.end?.device === stage.id).flatMap((run) => {
     const signal = run.links.at(-1)!.signal!
     const origin = chain.nodes.get(run.origin!.device)!
     const mine = delayMs(stage.model.ports[run.end!.port]!.delay, stage.standard!).typ + delayMs(stage.model.paths.find(({ format }) => format === 'standard')!.delay, stage.standard!).typ

@@ -1,5 +1,5 @@
 import type { CableModel } from '#core/cable'
-import { makesInAnyMode, portsOf } from '#core/catalog'
+import { carriesPicture, makesInAnyMode, portsOf } from '#core/catalog'
 import { gathers, isStage, lengthOf, openingOf, outputFormat, type Node, type Wire } from '#core/chain'
 import { lengthText, listWords, socketName, type Checked, type Units } from '#core/check'
 import { own } from '#core/plan'
@@ -24,13 +24,13 @@ export function papersOf(checked: Checked, units: Units): Paper[] {
 
 /** The order in which cables are laid: by where their runs begin, then along the light. */
 function inLayingOrder({ traced: { chain, runs } }: Checked): Wire[] {
-  const byOrigin = [...runs].sort((a, b) => Number(a.sound) - Number(b.sound) || place(a.origin && chain.nodes.get(a.origin.device)) - place(b.origin && chain.nodes.get(b.origin.device)) || a.links.length - b.links.length || (a.id < b.id ? -1 : 1))
+  const byOrigin = [...runs].sort((a, b) => Number(a.beside !== undefined) - Number(b.beside !== undefined) || place(a.origin && chain.nodes.get(a.origin.device)) - place(b.origin && chain.nodes.get(b.origin.device)) || a.links.length - b.links.length || (a.id < b.id ? -1 : 1))
   const seen = new Set<string>()
   // Cables in a ring belong to no run; they come last.
   return [...byOrigin.flatMap(run => run.links.map(({ wire }) => wire)), ...chain.wires.values()].filter(({ id }) => !seen.has(id) && seen.add(id))
 }
 
-const ROLE_PLACE = { source: 0, stage: 1, way: 2, sink: 3, sound: 4 } as const
+const ROLE_PLACE = { source: 0, stage: 1, way: 2, sink: 3, sound: 4, control: 5 } as const
 const place = (node: Node | undefined): number => (node ? ROLE_PLACE[node.model.role] * 1e6 + Math.min(9e5, node.device.order) : 9e6)
 
 function cableSchedule(checked: Checked, units: Units): Paper {
@@ -74,14 +74,14 @@ function inputList({ traced }: Checked): Paper {
   const stages = [...chain.nodes.values()].filter(gathers).sort((a, b) => place(a) - place(b))
   const rows = stages.flatMap(stage => portsOf(stage.model, 'in').flatMap(([portId, port]) => {
     const entering = runs.filter(({ end }) => end?.device === stage.id && end.port === portId)
-    if (entering.length === 0) return port.carries === 'sound' ? [] : [{ stage: stage.device.name, input: inputName(stage, portId), source: 'free', label: own(stage.device.ports, portId)?.label ?? '', arrives: '', shot: '', person: '', sound: '' }]
+    if (entering.length === 0) return !carriesPicture(port) ? [] : [{ stage: stage.device.name, input: inputName(stage, portId), source: 'free', label: own(stage.device.ports, portId)?.label ?? '', arrives: '', shot: '', person: '', sound: '' }]
     return entering.map((run) => {
       const source = run.origin && chain.nodes.get(run.origin.device)
       const signal = run.links.at(-1)!.signal
       const opening = isStage(stage) && port.sound ? openingOf({ node: stage, portId, port }) : undefined
       return {
         stage: stage.device.name, input: inputName(stage, portId), source: source?.device.name ?? 'nothing', label: own(stage.device.ports, portId)?.label ?? '',
-        arrives: run.sound ? run.lit ? 'sound' : 'not plugged in' : run.lit && signal ? formatLabel(signal.format) : 'dark',
+        arrives: run.beside ? run.lit ? run.beside : 'not plugged in' : run.lit && signal ? formatLabel(signal.format) : 'dark',
         shot: source?.device.shot ? SHOT_WORDS[source.device.shot] ?? source.device.shot : '', person: source?.device.manned ? 'manned' : '',
         sound: opening === undefined ? '' : opening === 'fixed' ? 'open' : opening === 'follows' ? 'follows the picture' : 'shut',
       }
@@ -99,7 +99,7 @@ function inputList({ traced }: Checked): Paper {
 
 const inputName = ({ model }: Node, portId: string): string => {
   const port = model.ports[portId]!
-  return port.number === undefined || port.carries === 'sound' ? port.title : String(port.number)
+  return port.number === undefined || !carriesPicture(port) ? port.title : String(port.number)
 }
 
 function settingList({ traced }: Checked): Paper {

@@ -1,6 +1,6 @@
 import type { CableSchool, LeadModel } from '#core/cable'
 import type { Feed, Model } from '#core/catalog'
-import type { MainsId, RasterId, RateText, VideoFormat } from '#core/signal'
+import type { Aspect, Division, Level, MainsId, Range, RasterId, RateText, Transfer, VideoFormat } from '#core/signal'
 
 /** The version of the open file that this program writes. */
 export const FORMAT_VERSION = 2
@@ -28,6 +28,7 @@ export interface Plan {
   readonly links: Readonly<Record<string, Link>>
   readonly segments: Readonly<Record<string, Segment>>
   readonly kit: Readonly<Record<string, KitItem>>
+  readonly accepted: Readonly<Record<string, Acceptance>>
 }
 
 export const LENGTH_UNITS = ['m', 'ft'] as const
@@ -58,6 +59,8 @@ export interface Brief {
   readonly paper?: (typeof PAPERS)[number]
   /** Which school judges passive HDMI lengths; cautious where absent. */
   readonly cableSchool?: CableSchool
+  /** The show cannot be dark: what carries program needs a second way or a spare. */
+  readonly secondWay?: true
   /** ISO 4217 code of all prices in the plan; that of the catalogue where absent. */
   readonly currency?: string
 }
@@ -91,6 +94,8 @@ export interface Device {
   readonly shot?: Shot
   readonly manned?: true
   readonly shutter?: number
+  /** What would end its work by itself, and can be switched off, is off. */
+  readonly limitsOff?: true
   readonly note?: string
 }
 
@@ -103,13 +108,33 @@ export interface PortSetting {
   readonly format?: VideoFormat
   /** Outputs of a stage: what it is pointed at. */
   readonly feed?: Feed
+  /** Outputs of a matrix: the input that is shown. */
+  readonly of?: string
   /** Inputs of a stage: the short name on button and tile. */
   readonly label?: string
   /** Inputs of a stage: absent, sound plugs are open and the sound beside a picture is shut. */
   readonly sound?: Opening
   /** Inputs of a stage: what the sound is held back by, milliseconds. */
   readonly soundDelayMs?: number
+  /** SDI at 3G. */
+  readonly level?: Level
+  readonly division?: Division
+  /** Outputs: sent without content protection, where the device lets its owner set that. */
+  readonly unprotected?: true
+  readonly range?: Range
+  readonly transfer?: Transfer
+  /** Outputs: menus and readouts are off. */
+  readonly clean?: true
+  readonly aspect?: Aspect
+  /** How a picture of another shape or size is brought into the frame. */
+  readonly fit?: Fit
+  /** Inputs of a stage: never taken to program, so that a loop through it stays open. */
+  readonly offAir?: true
 }
+
+/** Enlarged until it fills the frame; cut to it; stretched; or left with bars that are wanted. */
+export const FITS = ['zoom', 'crop', 'stretch', 'box'] as const
+export type Fit = (typeof FITS)[number]
 
 export interface LinkEnd {
   readonly device: string
@@ -133,6 +158,8 @@ export interface Link {
   readonly couplers?: number
   /** A cable that works one way only lies with its source end at the input. */
   readonly turned?: true
+  /** Something holds the plug so that a pull cannot unplug it. */
+  readonly relief?: true
   readonly note?: string
 }
 
@@ -149,6 +176,13 @@ export interface KitItem {
   readonly hireMinor?: number
 }
 
+/** A risk or a loss of quality that somebody takes, knowing it. */
+export interface Acceptance {
+  /** Key of the finding. */
+  readonly finding: string
+  readonly reason: string
+}
+
 /** A stretch of the show. */
 export interface Segment {
   readonly title: string
@@ -157,11 +191,18 @@ export interface Segment {
   readonly sources?: readonly string[]
 }
 
-export const COLLECTIONS = ['wants', 'models', 'leads', 'devices', 'links', 'segments', 'kit'] as const
+/** How long the show lasts, minutes, past midnight too; undefined while start or end is open. */
+export function showMinutes({ start, end }: Pick<Brief, 'start' | 'end'>): number | undefined {
+  if (start === undefined || end === undefined) return undefined
+  const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
+  return (minutes(end) - minutes(start) + 1440) % 1440
+}
+
+export const COLLECTIONS = ['wants', 'models', 'leads', 'devices', 'links', 'segments', 'kit', 'accepted'] as const
 export type Collection = (typeof COLLECTIONS)[number]
 
 export function emptyPlan(title: string): Plan {
-  return { title, brief: {}, wants: {}, models: {}, leads: {}, devices: {}, links: {}, segments: {}, kit: {} }
+  return { title, brief: {}, wants: {}, models: {}, leads: {}, devices: {}, links: {}, segments: {}, kit: {}, accepted: {} }
 }
 
 export function emptyShow(title: string): ShowFile {

@@ -32,6 +32,7 @@ function checkDevices(plan: Plan, base: string): Refusal {
     if (bad) return bad
     for (const [portId, setting] of Object.entries(device.ports ?? {})) {
       if (!own(model.ports, portId)) return refuse(`${at}/ports/${portId}`, `port ${show(portId)}`, `a port of ${device.model}: ${idsOf(model.ports)}`)
+      if (setting.of !== undefined && !model.paths.some(path => path.format === 'chosen' && path.to.includes(portId) && path.from.includes(setting.of!))) return refuse(`${at}/ports/${portId}/of`, show(setting.of), 'an input that this output of a matrix can show')
       const badFormat = setting.format && checkFormat(setting.format, `${at}/ports/${portId}/format`)
       if (badFormat) return badFormat
     }
@@ -109,7 +110,7 @@ function checkSets(sets: readonly FormatSet[] | undefined, path: string): Refusa
 
 function checkModel(model: Model, path: string): Refusal {
   for (const [id, port] of Object.entries(model.ports)) {
-    const bad = checkSets(port.makes, `${path}/ports/${id}/makes`) ?? (typeof port.takes === 'object' ? checkSets(port.takes, `${path}/ports/${id}/takes`) : undefined) ?? checkDelay(port.delay, `${path}/ports/${id}/delay`)
+    const bad = checkSets(port.makes, `${path}/ports/${id}/makes`) ?? (typeof port.takes === 'object' ? checkSets(port.takes, `${path}/ports/${id}/takes`) : undefined) ?? checkDelay(port.delay, `${path}/ports/${id}/delay`) ?? (port.prefers ? checkFormat(port.prefers, `${path}/ports/${id}/prefers`) : undefined)
     if (bad) return bad
   }
   for (const [i, way] of model.paths.entries()) {
@@ -131,6 +132,8 @@ function checkModel(model: Model, path: string): Refusal {
     const bad = checkSets(mode.records, `${path}/modes/${id}/records`)
     if (bad) return bad
   }
+  const loose = model.configured?.find(id => own(model.ports, id)?.carries !== 'control')
+  if (loose !== undefined) return refuse(`${path}/configured`, show(loose), 'ports of the model that carry control')
   return checkSets(model.standards, `${path}/standards`) ?? checkDelay(model.delay, `${path}/delay`)
 }
 

@@ -1,12 +1,14 @@
 import { CABLE_SCHOOLS } from '#core/cable'
 import { FEEDS, KINDS, ROLES } from '#core/catalog'
-import { CONNECTORS, DEPTHS, MAINS_IDS, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS } from '#core/signal'
-import { COLLECTIONS, FORMAT_VERSION, LENGTH_UNITS, OPENINGS, PAPERS, SHOTS, SYNC_WINDOWS } from './plan'
+import { ASPECTS, CONNECTORS, DEPTHS, DIVISIONS, LEVELS, MAINS_IDS, RANGES, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS, TRANSFERS } from '#core/signal'
+import { COLLECTIONS, FITS, FORMAT_VERSION, LENGTH_UNITS, OPENINGS, PAPERS, SHOTS, SYNC_WINDOWS } from './plan'
 
 // `constructor` is the one name of Object.prototype that looks like a slug; every map of a plan is keyed by slugs.
 const SLUG = '^(?!constructor$)[a-z0-9](?:[a-z0-9-]{0,62}[a-z0-9])?$'
 const REFERENCE = '^builtin/[a-z0-9-]{1,64}@[1-9][0-9]{0,5}$'
 
+// A rule and the place of its finding, as `findingKey` of core/check writes it.
+const FINDING = '^[A-Z][0-9]{2}:[a-z0-9/@-]{1,220}$'
 const DATE = '^20[0-9]{2}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$'
 const TIME = '^([01][0-9]|2[0-3]):[0-5][0-9]$'
 
@@ -41,12 +43,14 @@ const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'min
   modes: { ...mapOf(object(['title', 'makes'], { title: ref('title'), makes: mapOf(ref('formatSets'), 200), records: ref('formatSets') }), 50), minProperties: 1 },
   standards: ref('formatSets'),
   delay: ref('delay'),
+  limits: listOf(object(['what', 'minutes'], { what: oneOf(['power-off', 'sleep', 'recording']), minutes: number(1, 10_000), settable: { const: true } }), 10),
+  configured: listOf(ref('slug'), 20, 1),
   watts: number(0, 20_000),
   supply: oneOf(['mains', 'usb', 'battery', 'none']),
   minor: price,
 })
 
-const sold = { from: { type: 'string', pattern: REFERENCE }, title: ref('title'), short: ref('title'), carries: oneOf(SIGNAL_KINDS), ends: listOf(oneOf(CONNECTORS), 2, 2) }
+const sold = { from: { type: 'string', pattern: REFERENCE }, title: ref('title'), short: ref('title'), carries: oneOf(SIGNAL_KINDS), ends: listOf(oneOf(CONNECTORS), 2, 2), bare: { const: true } }
 const cable = object(['kind', 'title', 'carries', 'ends', 'oneWay', 'joins', 'reach', 'stock'], {
   ...sold,
   kind: { const: 'cable' },
@@ -76,6 +80,7 @@ const plan = object(['title'], {
   links: mapOf(ref('link'), 10_000),
   segments: mapOf(ref('segment'), 1000),
   kit: mapOf(ref('kit'), 2000),
+  accepted: mapOf(ref('acceptance'), 2000),
 })
 
 const edit = {
@@ -121,9 +126,12 @@ export const SCHEMA = {
       delay: ref('delay'),
       feeds: listOf(oneOf(FEEDS), FEEDS.length, 1),
       sound: whole(0, 64),
+      levels: listOf(oneOf(LEVELS), 2, 1), divisions: listOf(oneOf(DIVISIONS), 2, 1), protection: oneOf(['always', 'switchable']), decodes: { type: 'boolean' },
+      ranges: listOf(oneOf(RANGES), 2, 1), transfers: listOf(oneOf(TRANSFERS), TRANSFERS.length, 1), readouts: oneOf(['always', 'switchable']), aspects: listOf(oneOf(ASPECTS), ASPECTS.length, 1),
+      fits: { const: true }, follows: { type: 'boolean' }, prefers: ref('format'),
     }),
     path: object(['from', 'to', 'format', 'delay'], {
-      from: listOf(ref('slug'), 200, 1), to: listOf(ref('slug'), 200, 1), format: oneOf(['same', 'port', 'standard', 'tiles']), passes: ref('formatSets'), sound: { const: 'drops' }, delay: ref('delay'),
+      from: listOf(ref('slug'), 200, 1), to: listOf(ref('slug'), 200, 1), format: oneOf(['same', 'port', 'standard', 'chosen', 'tiles']), passes: ref('formatSets'), sound: { const: 'drops' }, maps: { const: 'sdr' }, fills: number(0.1, 1), edid: oneOf(['first', 'kept']), delay: ref('delay'),
     }),
     model,
     cable,
@@ -134,7 +142,7 @@ export const SCHEMA = {
     brief: object([], {
       place: ref('title'), date: ref('date'), rehearsal: ref('time'), doors: ref('time'), start: ref('time'), end: ref('time'),
       mains: oneOf(MAINS_IDS), spareInputs: whole(0, 99), crew: whole(0, 999), syncWindow: oneOf(SYNC_WINDOWS), standard: ref('format'),
-      cableSchool: oneOf(CABLE_SCHOOLS), currency: { type: 'string', pattern: '^[A-Z]{3}$' }, units: oneOf(LENGTH_UNITS), paper: oneOf(PAPERS),
+      cableSchool: oneOf(CABLE_SCHOOLS), currency: { type: 'string', pattern: '^[A-Z]{3}$' }, secondWay: { const: true }, units: oneOf(LENGTH_UNITS), paper: oneOf(PAPERS),
     }),
     want: object(['sink', 'feed'], {
       sink: ref('slug'), feed: oneOf(FEEDS), sound: { const: true },
@@ -143,15 +151,16 @@ export const SCHEMA = {
     kit: object(['of', 'id', 'owned'], { of: oneOf(['model', 'lead']), id: ref('slug'), pieceM: number(0.001, 20_000), owned: whole(0, 9999), hired: whole(0, 9999), bought: whole(0, 9999), hireMinor: price }),
     device: object(['model', 'name', 'order'], {
       model: ref('slug'), name: ref('title'), order: number(-1e9, 1e9), in: ref('slug'), mode: ref('slug'), standard: ref('format'),
-      shot: oneOf(SHOTS), manned: { const: true }, shutter: whole(1, 20_000), note: ref('note'),
-      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' }, sound: oneOf(OPENINGS), soundDelayMs: number(0, 2000) }, { minProperties: 1 }), 200), minProperties: 1 },
+      shot: oneOf(SHOTS), manned: { const: true }, shutter: whole(1, 20_000), limitsOff: { const: true }, note: ref('note'),
+      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), of: ref('slug'), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' }, sound: oneOf(OPENINGS), soundDelayMs: number(0, 2000), level: oneOf(LEVELS), division: oneOf(DIVISIONS), unprotected: { const: true }, range: oneOf(RANGES), transfer: oneOf(TRANSFERS), clean: { const: true }, aspect: oneOf(ASPECTS), fit: oneOf(FITS), offAir: { const: true } }, { minProperties: 1 }), 200), minProperties: 1 },
     }),
     linkEnd: object(['device', 'port'], { device: ref('slug'), port: ref('slug') }),
     link: object(['cable'], {
       from: ref('linkEnd'), to: ref('linkEnd'), cable: ref('slug'),
       adapters: object([], { from: ref('slug'), to: ref('slug') }, { minProperties: 1 }),
-      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200), turned: { const: true }, note: ref('note'),
+      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200), turned: { const: true }, relief: { const: true }, note: ref('note'),
     }),
+    acceptance: object(['finding', 'reason'], { finding: { type: 'string', pattern: FINDING }, reason: ref('note') }),
     segment: object(['title', 'order'], { title: ref('title'), order: number(-1e9, 1e9), sources: listOf(ref('slug'), 5000) }),
     plan,
     edit,

@@ -42,6 +42,7 @@ const PATTERN_WORDS: readonly (readonly [string, string])[] = [
   [SCHEMA.$defs.time.pattern, 'a time of day written 09:30'],
   [SCHEMA.$defs.fieldName.pattern, 'a field name of letters, figures and hyphens'],
   ['^builtin/[a-z0-9-]{1,64}@[1-9][0-9]{0,5}$', 'a reference of the form builtin/<id>@<revision>'],
+  ['^[A-Z][0-9]{2}:[a-z0-9/@-]{1,220}$', 'the key of a finding, such as L01:link/wide-run/cable'],
   ['^[A-Z]{3}$', 'a currency code of three capital letters (ISO 4217)'],
 ]
 
@@ -71,4 +72,4 @@ function knownKeys(name: Name, pointer: string): string {
 }
 
 /** Collections are checked entry by entry. */
-const SINGULAR: Partial<Record<Name, string>> = { wants: 'want', models: 'model', leads: 'lead', devices: 'device', links: 'link', segments: 'segment' }
+const SINGULAR: Partial<Record<Name, string>> = { wants: 'want', models: 'model', leads: 'lead', devices: 'device', links: 'link', segments: 'segment', accepted: 'acceptance' }

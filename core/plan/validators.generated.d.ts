@@ -22,3 +22,4 @@ export const devices: Validator
 export const links: Validator
 export const segments: Validator
 export const kit: Validator
+export const accepted: Validator

@@ -75,10 +75,10 @@ function rungOf(checked: Checked, standard: VideoFormat, planner: Planner): Rung
   const lamps = [...chain.nodes.values()].filter(({ model }) => model.role === 'source' || model.role === 'sink').flatMap((node): Lamp[] => {
     const end = node.model.role === 'sink' ? 'sink' : 'source'
     const mine = (run: { origin?: { device: string } | undefined, end?: { device: string } | undefined }) => (end === 'sink' ? run.end?.device === node.id : run.origin?.device === node.id && run.end !== undefined && gathers(chain.nodes.get(run.end.device)!))
-    const runs = traced.runs.filter(run => !run.sound && mine(run))
+    const runs = traced.runs.filter(run => !run.beside && mine(run))
     if (runs.length === 0) return []
     // A converter before the input makes the run's last link another one: the same end is looked for.
-    const after = runs.map(run => next.traced.runs.find(other => other.end && run.end && other.end.device === run.end.device && other.end.port === run.end.port && !other.sound))
+    const after = runs.map(run => next.traced.runs.find(other => other.end && run.end && other.end.device === run.end.device && other.end.port === run.end.port && !other.beside))
     const dark = after.findIndex(run => !run?.lit)
     const made = runs.map(run => needOf.get(run.id)).filter(need => need !== undefined)
     if (dark >= 0) {

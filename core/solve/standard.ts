@@ -45,7 +45,7 @@ export const inPlace: Planner = (traced, standard) => {
   const settled = new Map<string, VideoFormat>()
   const done = new Set<string>()
   const converters = scalers(traced)
-  const needs = runs.filter(({ sound, end, origin }) => !sound && end && origin).map((run): RunNeed => {
+  const needs = runs.filter(({ beside, end, origin }) => !beside && end && origin).map((run): RunNeed => {
     const last = run.links.at(-1)!
     const now = signalOf(traced, run)
     if (!now || !last.wire.to?.port) return { run: run.id, need: 'none', words: '' }

@@ -1,6 +1,6 @@
 import { choosePieces, cutLengthM, LEADS, piecesMinor, type AdapterModel, type CableModel, type LeadModel } from '#core/cable'
-import { makesOf, MODELS, type Model, type Path, type Port } from '#core/catalog'
-import { accepts, carry, letsThrough, overClass, passed, type DelayMs, type Node, type Signal } from '#core/chain'
+import { carriesPicture, makesOf, MODELS, type Model, type Path, type Port } from '#core/catalog'
+import { accepts, bars, carry, letsThrough, overClass, passed, type DelayMs, type Node, type Signal } from '#core/chain'
 import type { Link, LinkEnd, Plan } from '#core/plan'
 import { listFormats, type ConnectorId, type SignalKind, type VideoFormat } from '#core/signal'
 import type { Draft } from './draft'
@@ -97,10 +97,10 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
     for (const [i, item] of devices.entries()) {
       const cable = bestCable(leads, signal, out, spans[i]!, item.input)
       if (!cable) return undefined
-      risky ||= cable.risky
+      risky ||= cable.risky || (item.path.fills ?? 1) < 1
       cables.push(cable.cable)
       const node: Node = { id: item.id, device: { model: item.id, name: item.id, order: 0 }, model: item.row, standard: undefined }
-      if (accepts(node, item.input, signal.format) || !letsThrough(item.path, signal)) return undefined
+      if (accepts(node, item.input, signal.format) || bars(node, item.input, signal, cable.carriage) || !letsThrough(item.path, signal)) return undefined
       const format = item.path.format === 'port' ? outFormat(item, target, signal.format) : undefined
       if (item.path.format === 'port' && !format) return undefined
       const set: Node = format ? { ...node, device: { ...node.device, ports: { [item.outId]: { format } } } } : node
@@ -109,7 +109,7 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
       used.push({ model: item.id, row: item.row, inPort: item.inId, outPort: item.outId, ...(format ? { format } : {}) })
     }
     const last = fitted ?? bestCable(leads, signal, out, spans.at(-1)!, target.port)
-    if (!last || (heed === 'format' && (accepts(target.node, target.port, signal.format) || overClass(last.carriage, target.port, 'to')))) return undefined
+    if (!last || (heed === 'format' && (accepts(target.node, target.port, signal.format) || bars(target.node, target.port, signal, last.carriage) || overClass(last.carriage, target.port, 'to')))) return undefined
     if (heed === 'reach' && used.some(device => device.format)) return undefined
     cables.push(last.cable)
     return {
@@ -129,7 +129,7 @@ export function allLeads(plan: Plan): ReadonlyMap<string, LeadModel> {
 const byMerit = (a: Way, b: Way): number => Number(a.risky) - Number(b.risky) || a.minor - b.minor || a.devices.length - b.devices.length
 
 /** A device that leaves the picture as it was: of use only half way, where it renews the signal. */
-const renews = ({ path, input, output }: Shelf): boolean => path.format === 'same' && input.carries === output.carries
+const renews = ({ path, input, output }: Shelf): boolean => path.format === 'same' && input.carries === output.carries && !output.levels && !output.divisions && !path.maps && !path.edid
 
 /** Two scalers in a row, or an idle one beside another device, gain nothing. */
 const sensible = (first: Shelf, second: Shelf): boolean => !renews(first) && !renews(second) && !(first.path.format === 'port' && second.path.format === 'port')
@@ -150,7 +150,7 @@ function wayModels(plan: Plan): Shelf[] {
   return rows.flatMap(([id, row]) => {
     const path = row.paths[0]
     // A radio link is chosen for where the camera goes, not for a length; what takes sound in is no way for a picture alone.
-    const odd = row.kind === 'radio' || Object.values(row.ports).some(({ carries }) => carries === 'sound')
+    const odd = row.kind === 'radio' || row.kind === 'delay' || row.kind === 'matrix' || (path?.edid === 'kept' && path.to.length === 1) || Object.values(row.ports).some(port => !carriesPicture(port))
     if (row.role !== 'way' || odd || !path || path.format === 'standard' || path.format === 'tiles') return []
     const inId = path.from[0]!
     const outId = path.to[0]!

@@ -1,6 +1,6 @@
 import { kitLines } from '#core/budget'
 import type { CableModel } from '#core/cable'
-import { portsOf } from '#core/catalog'
+import { carriesPicture, isBeside, portsOf } from '#core/catalog'
 import { isStage, lengthOf, type Run } from '#core/chain'
 import { tracedOf, type Checked, type Traced } from '#core/check'
 import { applyEdits, own, type Edit, type Plan } from '#core/plan'
@@ -62,17 +62,17 @@ function failing(plan: Plan, loss: Loss): Edit[] {
 }
 
 const litSinks = ({ runs, chain }: Traced): Map<string, Run> => new Map(runs.flatMap((run): [string, Run][] =>
-  run.lit && !run.sound && run.end && chain.nodes.get(run.end.device)!.model.role === 'sink' ? [[`${run.end.device}/${run.end.port}`, run]] : []))
+  run.lit && !run.beside && run.end && chain.nodes.get(run.end.device)!.model.role === 'sink' ? [[`${run.end.device}/${run.end.port}`, run]] : []))
 
-const litSources = ({ runs, chain }: Traced): Set<string> => new Set(runs.flatMap(({ lit, sound, origin }) =>
-  lit && !sound && origin && chain.nodes.get(origin.device)!.model.role === 'source' ? [origin.device] : []))
+const litSources = ({ runs, chain }: Traced): Set<string> => new Set(runs.flatMap(({ lit, beside, origin }) =>
+  lit && !beside && origin && chain.nodes.get(origin.device)!.model.role === 'source' ? [origin.device] : []))
 
 /** The sources whose picture comes to a stage, straight or through others before it. */
 function seenAt(traced: Traced, stage: string, passed: ReadonlySet<string> = new Set()): Set<string> {
   const seen = new Set<string>()
   if (passed.has(stage)) return seen
-  for (const { lit, sound, origin, end } of traced.runs) {
-    if (!lit || sound || end?.device !== stage || !origin) continue
+  for (const { lit, beside, origin, end } of traced.runs) {
+    if (!lit || beside || end?.device !== stage || !origin) continue
     if (traced.chain.nodes.get(origin.device)!.model.role === 'source') seen.add(origin.device)
     else for (const source of seenAt(traced, origin.device, new Set([...passed, stage]))) seen.add(source)
   }
@@ -92,7 +92,7 @@ function stillAt(traced: Traced): Still[] {
 /** The name of a sink, with its plug where it has several. */
 function inputName(plan: Plan, id: string, port: string): string {
   const { name, model } = plan.devices[id]!
-  const inputs = portsOf(plan.models[model]!, 'in').filter(([, { carries }]) => carries !== 'sound')
+  const inputs = portsOf(plan.models[model]!, 'in').filter(([, port]) => carriesPicture(port))
   return inputs.length > 1 ? `${name} ${plan.models[model]!.ports[port]!.title}` : name
 }
 
@@ -140,7 +140,7 @@ export function whatIf({ traced }: Checked, loss: Loss): LossEffect {
 /** All that can fail on a picture's way, devices first. */
 export function lossesOf({ devices, links, models }: Plan): Loss[] {
   return [
-    ...Object.entries(devices).filter(([, { model }]) => models[model]!.role !== 'sound').map(([id]): Loss => ({ of: 'device', id })),
+    ...Object.entries(devices).filter(([, { model }]) => !isBeside(models[model]!)).map(([id]): Loss => ({ of: 'device', id })),
     ...Object.keys(links).map((id): Loss => ({ of: 'link', id })),
   ]
 }

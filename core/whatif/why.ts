@@ -43,7 +43,7 @@ export interface Spot {
  */
 export function why(checked: Checked, spot: Spot, symptom: Symptom, units: Units = { length: 'm' }): Cause[] {
   const { traced } = checked
-  const runs = traced.runs.filter(({ end, sound }) => !sound && end?.device === spot.device && (spot.port === undefined || end.port === spot.port))
+  const runs = traced.runs.filter(({ end, beside }) => !beside && end?.device === spot.device && (spot.port === undefined || end.port === spot.port))
   const causes: Weighed[] = checked.findings.filter(finding => concerns(finding, runs, spot) && explains(finding, symptom)).map(finding => ({
     what: say(finding, units), far: 0, certain: 'HD'.includes(finding.severity), weight: 'HD'.includes(finding.severity) ? 100 : 50, test: 'The plan says so: take one of its remedies.',
     ...(finding.at.on === 'link' ? { link: finding.at.link } : finding.at.on === 'device' ? { device: finding.at.device } : {}),
@@ -98,8 +98,8 @@ function atInputs(node: Node, runs: readonly Run[]): Weighed[] {
   })
 }
 
-function onCable({ plan }: Checked['traced'], { wire, figures, sound }: WireTrace, symptom: Symptom, far: number, units: Units): Weighed[] {
-  if (sound || (symptom !== 'black' && symptom !== 'sparkles')) return []
+function onCable({ plan }: Checked['traced'], { wire, figures, beside }: WireTrace, symptom: Symptom, far: number, units: Units): Weighed[] {
+  if (beside || (symptom !== 'black' && symptom !== 'sparkles')) return []
   const { link, from, to } = wire
   const lead = plan.leads[link.cable] as CableModel
   const used = figures?.used ?? 0

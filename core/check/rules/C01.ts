@@ -3,6 +3,8 @@ import { leadOf, type WireTrace } from '#core/chain'
 import { adaptersFor } from '#core/ways'
 import { LEADS } from '#core/cable'
 import { text } from '../finding'
+import { byAdapter } from './C02'
+import { isOtherCount } from './F20'
 import { offerWays, waysReaching } from '../offers'
 import { finding, runWith, socketName, stoppedBy, wireAt, type Rule, type Traced } from '../rule'
 
@@ -13,7 +15,7 @@ export const C01: Rule = {
     shape: '{out} is {outShape}, {input} is {inShape}, and the cable is {cable}: the plugs do not fit without {missing}.',
     kind: '{out} gives {outKind}, {input} takes {inKind}, and the cable carries {cableKind}: no passive lead joins them, {missing}.',
   },
-  find: traced => stoppedBy(traced, 'connector').map((at) => {
+  find: traced => plugsThatDiffer(traced).map((at) => {
     const { wire, stop: { mismatch } } = at
     const { cable } = leadOf(traced.plan, wire.link)
     const common = { out: text(socketName(wire.from!)), input: text(socketName(wire.to!)) }
@@ -33,6 +35,12 @@ export const C01: Rule = {
     const own = (way: ReturnType<typeof waysReaching>[number]) => way.devices.length === 0 && way.cables[0]!.lead === cable
     return offerWays(traced, at, waysReaching(traced, at).sort((a, b) => Number(own(b)) - Number(own(a))), 5)
   },
+}
+
+/** Those that have no finding of their own: an adapter in a converter's place, another number of SDI links. */
+function plugsThatDiffer(traced: Traced) {
+  const others = new Set(byAdapter(traced).map(({ wire }) => wire.id))
+  return stoppedBy(traced, 'connector').filter(at => !others.has(at.wire.id) && !isOtherCount(at))
 }
 
 function missingAdapter({ plan }: Traced, { wire }: WireTrace): string {

@@ -1,7 +1,8 @@
 import { freeSockets } from '../offers'
 import { text } from '../finding'
-import { finding, runWith, socketName, stoppedBy, wireAt, type Proposal, type Rule } from '../rule'
+import { finding, runWith, socketName, stoppedBy, wireAt, type Proposal, type Rule, type Traced } from '../rule'
 import { Draft } from '#core/ways'
+import { backwards } from './C02'
 
 export const C03: Rule = {
   id: 'C03',
@@ -11,7 +12,7 @@ export const C03: Rule = {
     inputs: '{from} and {to} are both inputs: nothing gives a picture.',
     turned: 'The link is laid from the input {from} to the output {to}: it runs the wrong way round.',
   },
-  find: traced => stoppedBy(traced, 'direction').map(({ wire, stop }) => {
+  find: traced => stoppedBy(traced, 'direction').filter(({ wire }) => !standsBackwards(traced).has(wire.id)).map(({ wire, stop }) => {
     const says = stop.ends.length === 2 ? 'turned' : stop.ends[0] === 'to' ? 'outputs' : 'inputs'
     return finding('C03', 'D', { on: 'link', link: wire.id, part: stop.ends[0] === 'to' ? 'to' : 'from' }, says, {
       from: text(wire.from ? socketName(wire.from) : 'a loose end'), to: text(wire.to ? socketName(wire.to) : 'a loose end'),
@@ -52,3 +53,6 @@ export const C03: Rule = {
     return offers
   },
 }
+
+/** A device turned round is told once, not at each of its two ends. */
+const standsBackwards = (traced: Traced): Set<string> => new Set(backwards(traced).flatMap(({ into, outOf }) => [into.id, outOf.id]))

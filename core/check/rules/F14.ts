@@ -1,4 +1,4 @@
-import { isCamera } from '#core/catalog'
+import { carriesPicture, isCamera } from '#core/catalog'
 import type { Node } from '#core/chain'
 import { framesPerSecond, mainsOf } from '#core/signal'
 import { Draft } from '#core/ways'
@@ -66,7 +66,7 @@ const isSafe = (hz: number, shutter: number): boolean => shutter <= 2 * hz && (2
 
 function beating(traced: Traced, hz: number): Beating[] {
   return [...traced.chain.nodes.values()].filter(({ model }) => isCamera(model)).flatMap((node) => {
-    const [portId, port] = Object.entries(node.model.ports).find(([, candidate]) => candidate.dir === 'out' && candidate.carries !== 'sound') ?? []
+    const [portId, port] = Object.entries(node.model.ports).find(([, candidate]) => candidate.dir === 'out' && carriesPicture(candidate)) ?? []
     const signal = portId === undefined ? undefined : signalAt(traced, { node, portId, port })
     if (!signal) return []
     const fps = framesPerSecond(signal.format.rate) * (signal.format.scan === 'i' ? 2 : 1)

@@ -1,13 +1,15 @@
-import { leadOf } from '#core/chain'
+import { choosePieces, type CableModel } from '#core/cable'
+import { leadOf, type WireTrace } from '#core/chain'
+import { Draft } from '#core/ways'
 import { length, text } from '../finding'
-import { direct, offerWays, shorterPieces, throughDevices, waysReaching } from '../offers'
-import { finding, runWith, socketName, stoppedBy, wireAt, type Rule } from '../rule'
+import { betterControl, direct, offerWays, shorterPieces, throughDevices, waysReaching } from '../offers'
+import { finding, runWith, socketName, stoppedBy, wireAt, type Proposal, type Rule, type Traced } from '../rule'
 
 export const L03: Rule = {
   id: 'L03',
   about: 'Network cable beyond 100 m.',
   says: { dark: '{cable} from {from} to {to} is {length} long; a network channel carries {reach}, so nothing gets through.' },
-  find: traced => stoppedBy(traced, 'too-far').filter(at => leadOf(traced.plan, at.wire.link).cable.carries === 'network').map(({ wire, stop }) => finding(
+  find: traced => stoppedBy(traced, 'too-far').filter(at => isNetwork(leadOf(traced.plan, at.wire.link).cable)).map(({ wire, stop }) => finding(
     'L03', 'D', { on: 'link', link: wire.id, part: 'cable' }, 'dark',
     { cable: text(leadOf(traced.plan, wire.link).cable.title), from: text(socketName(wire.from!)), to: text(socketName(wire.to!)), length: length(stop.lengthM), reach: length(stop.reachM) },
     runWith(traced, wire.id)?.id,
@@ -15,7 +17,24 @@ export const L03: Rule = {
   remedies: (traced, found) => {
     const at = wireAt(traced, found)
     if (!at) return []
+    if (at.beside) return [...shorterPieces(traced, at), ...betterControl(traced, at), ...switchBetween(traced, at)]
     const ways = waysReaching(traced, at)
     return [...shorterPieces(traced, at), ...offerWays(traced, at, throughDevices(ways), 2), ...offerWays(traced, at, direct(ways))]
   },
+}
+
+/** Network cable for pictures or for control. */
+const isNetwork = ({ carries, ends }: CableModel): boolean => carries === 'network' || (carries === 'control' && ends.includes('8p8c'))
+
+/** A network switch half way starts a new channel. */
+function switchBetween({ plan }: Traced, { wire, stop }: WireTrace): Proposal[] {
+  const { link } = wire
+  if (!link.from || !link.to || stop?.why !== 'too-far') return []
+  const draft = new Draft(plan)
+  const hub = draft.device({ model: draft.model('switch-control'), name: `Control switch, ${wire.to!.node.device.name}`.slice(0, 120), order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+  const half = link.routeM === undefined ? { pieces: choosePieces(plan.leads[link.cable] as CableModel, stop.lengthM / 2)?.pieces ?? [] } : { routeM: link.routeM / 2 }
+  draft.disconnect(wire.id)
+  draft.connect({ from: link.from, to: { device: hub, port: 'in' }, cable: link.cable, ...half })
+  draft.connect({ from: { device: hub, port: 'out-2' }, to: link.to, cable: link.cable, ...half }, wire.id)
+  return [{ title: 'Put in a network switch half way', edits: draft.edits }]
 }

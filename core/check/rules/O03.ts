@@ -1,4 +1,4 @@
-import { portsOf } from '#core/catalog'
+import { carriesPicture, portsOf } from '#core/catalog'
 import { isStage, socketKey, type Node } from '#core/chain'
 import { Draft } from '#core/ways'
 import { count } from '../finding'
@@ -29,7 +29,7 @@ export const O03: Rule = {
 function switched(traced: Traced): Set<string> {
   const { runs, chain } = traced
   if (![...chain.nodes.values()].some(isStage)) return new Set()
-  const wired = runs.flatMap(({ origin, end, sound }) => (!sound && origin && end && chain.nodes.get(origin.device)!.model.role === 'source' && isStage(chain.nodes.get(end.device)!) ? [origin.device] : []))
+  const wired = runs.flatMap(({ origin, end, beside }) => (!beside && origin && end && chain.nodes.get(origin.device)!.model.role === 'source' && isStage(chain.nodes.get(end.device)!) ? [origin.device] : []))
   return new Set([...wired, ...idleSources(traced).map(({ id }) => id)])
 }
 
@@ -45,7 +45,7 @@ function free(traced: Traced): Proposal[] {
 function external(traced: Traced): Proposal[] {
   const { plan, chain, trace } = traced
   return stagesOf(traced).slice(0, 1).flatMap((stage): Proposal[] => {
-    const wires = portsOf(stage.model, 'in').flatMap(([id, port]) => (port.carries === 'sound' ? [] : chain.entering.get(socketKey(stage.id, id))?.slice(0, 1) ?? []))
+    const wires = portsOf(stage.model, 'in').flatMap(([id, port]) => (!carriesPicture(port) ? [] : chain.entering.get(socketKey(stage.id, id))?.slice(0, 1) ?? []))
     const kinds = new Set(wires.map(wire => wire.to!.port!.carries))
     const [kind] = kinds
     const box = kind === 'sdi' ? { splitter: 'repeater-sdi', multi: 'multiviewer-8-sdi', lead: 'coax-rg6', most: 8 } : { splitter: 'splitter-hdmi', multi: 'multiviewer-4-hdmi', lead: 'hdmi-passive', most: 4 }

@@ -2,6 +2,7 @@ import type { Rule } from '../rule'
 import { A01 } from './A01'
 import { A08 } from './A08'
 import { C01 } from './C01'
+import { C02 } from './C02'
 import { C03 } from './C03'
 import { C04 } from './C04'
 import { C05 } from './C05'
@@ -12,32 +13,55 @@ import { C09 } from './C09'
 import { C10 } from './C10'
 import { C11 } from './C11'
 import { C12 } from './C12'
+import { C13 } from './C13'
 import { C14 } from './C14'
 import { C15 } from './C15'
+import { C16 } from './C16'
+import { C17 } from './C17'
+import { E01 } from './E01'
+import { E04 } from './E04'
 import { F01 } from './F01'
 import { F02 } from './F02'
 import { F03 } from './F03'
 import { F04 } from './F04'
 import { F05 } from './F05'
 import { F06 } from './F06'
+import { F07 } from './F07'
 import { F08 } from './F08'
+import { F09 } from './F09'
+import { F10 } from './F10'
+import { F11 } from './F11'
+import { F12 } from './F12'
 import { F13 } from './F13'
 import { F14 } from './F14'
 import { F15 } from './F15'
 import { F16 } from './F16'
+import { F17 } from './F17'
+import { F18 } from './F18'
+import { F19 } from './F19'
+import { F20 } from './F20'
+import { F21 } from './F21'
 import { L01 } from './L01'
 import { L02 } from './L02'
 import { L03 } from './L03'
 import { L04 } from './L04'
+import { L05 } from './L05'
 import { L09 } from './L09'
 import { O01 } from './O01'
 import { O02 } from './O02'
 import { O03 } from './O03'
+import { R01 } from './R01'
+import { R02 } from './R02'
 import { R04 } from './R04'
 import { R06 } from './R06'
 
 /** Every rule that is checked, in the order of the fault catalogue. */
 export const RULES: readonly Rule[] = [
-  F01, F02, F03, F04, F05, F06, F08, F13, F14, F15, F16, C01, C03, C04, C05, C06, C07, C08, C09, C10, C11, C12, C14, C15,
-  L01, L02, L03, L04, L09, O01, O02, O03, A01, A08, R04, R06,
+  F01, F02, F03, F04, F05, F06, F07, F08, F09, F10, F11, F12, F13, F14, F15, F16, F17, F18, F19, F20, F21,
+  C01, C02, C03, C04, C05, C06, C07, C08, C09, C10, C11, C12, C13, C14, C15, C16, C17,
+  L01, L02, L03, L04, L05, L09,
+  O01, O02, O03,
+  A01, A08,
+  E01, E04,
+  R01, R02, R04, R06,
 ]

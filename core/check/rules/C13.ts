@@ -1,0 +1,89 @@
+import { gathers, inputsBefore, isStage, socketKey, type Node, type Wire } from '#core/chain'
+import { own } from '#core/plan'
+import { Draft } from '#core/ways'
+import { text } from '../finding'
+import { freeSockets, moveInput, signalAt } from '../offers'
+import { finding, runWith, socketName, type Proposal, type Rule, type Traced } from '../rule'
+
+export const C13: Rule = {
+  id: 'C13',
+  about: 'Feedback: a picture is led back into what makes it.',
+  says: {
+    live: '{output} is led back into {input} of the same device: it shows itself without end.',
+    press: '{output} comes back to {input}: cutting {press} to air closes a loop, and the picture eats itself.',
+  },
+  find: traced => loops(traced).map(loop => finding('C13', loop.live ? 'D' : 'R', { on: 'link', link: loop.last.id, part: 'to' }, loop.live ? 'live' : 'press', {
+    output: text(socketName(loop.first.from!)), input: text(socketName(loop.last.to!)), press: text(socketName(loop.last.to!)),
+  }, runWith(traced, loop.last.id)?.id)),
+  remedies: (traced, found) => {
+    const loop = loops(traced).find(({ last }) => found.at.on === 'link' && last.id === found.at.link)
+    if (!loop) return []
+    const { node, portId } = loop.last.to!
+    const off = new Draft(traced.plan)
+    off.set(['devices', node.id, 'ports', portId, 'offAir'], true)
+    const out = new Draft(traced.plan)
+    out.disconnect(loop.last.id)
+    return [
+      ...moveTap(traced, loop),
+      ...(loop.live ? [] : [{ title: `Keep ${socketName(loop.last.to!)} off the air`.slice(0, 120), edits: off.edits }]),
+      { title: `Give up the picture at ${socketName(loop.last.to!)}`.slice(0, 120), edits: out.edits, givesUp: true as const },
+    ]
+  },
+}
+
+interface Loop {
+  /** The links by which the loop leaves the device and comes back to it. */
+  readonly first: Wire
+  readonly last: Wire
+  readonly live: boolean
+}
+
+/** Every cable by which a mix or a tiled picture comes back to its own inputs, over any number of devices. Linear in links for each device that gathers. */
+function loops(traced: Traced): Loop[] {
+  const found: Loop[] = []
+  const done = new Set<string>()
+  for (const start of traced.chain.nodes.values()) {
+    if (!gathers(start) || done.has(start.id)) continue
+    for (const first of leaving(traced, start)) {
+      const back = walk(traced, start, first)
+      if (!back) continue
+      found.push({ first, last: back.last, live: back.through.every(node => !isStage(node)) })
+      for (const node of back.through) done.add(node.id)
+      break
+    }
+  }
+  return found
+}
+
+const arrives = ({ trace }: Traced, wire: Wire): boolean => trace.wires.get(wire.id)?.arrives === true && trace.wires.get(wire.id)?.beside === undefined
+
+function leaving(traced: Traced, node: Node): Wire[] {
+  return Object.entries(node.model.ports).flatMap(([id, port]) => (port.dir === 'out' ? (traced.chain.leaving.get(socketKey(node.id, id)) ?? []).filter(wire => arrives(traced, wire)) : []))
+}
+
+/** Follows a picture until it is back at an input of the start that may go to air. */
+function walk(traced: Traced, start: Node, first: Wire): { readonly last: Wire, readonly through: readonly Node[] } | undefined {
+  const seen = new Set<string>()
+  const open: { wire: Wire, through: readonly Node[] }[] = [{ wire: first, through: [start] }]
+  for (let next = open.pop(); next; next = open.pop()) {
+    const { wire, through } = next
+    const to = wire.to
+    if (!to || seen.has(wire.id)) continue
+    seen.add(wire.id)
+    const { node, portId } = to
+    if (isStage(node) && own(node.device.ports, portId)?.offAir) continue
+    if (node === start) return { last: wire, through }
+    const outs = gathers(node) ? leaving(traced, node) : node.model.paths.flatMap(path => path.to.filter(out => inputsBefore(node, path, out).includes(portId)))
+      .flatMap(out => (traced.chain.leaving.get(socketKey(node.id, out)) ?? []).filter(wire => arrives(traced, wire)))
+    for (const out of outs) open.push({ wire: out, through: gathers(node) ? [...through, node] : through })
+  }
+  return undefined
+}
+
+/** Leads the cable to an input of a device that stands outside of the loop. */
+function moveTap(traced: Traced, { last }: Loop): Proposal[] {
+  const at = traced.trace.wires.get(last.id)!
+  const signal = at.signal ?? (last.from && signalAt(traced, last.from))
+  const others = [...traced.chain.nodes.values()].filter(node => node.id !== last.to!.node.id && isStage(node)).flatMap(node => freeSockets(traced, node, 'in'))
+  return signal ? moveInput(traced, { ...at, signal }, others).slice(0, 2) : []
+}

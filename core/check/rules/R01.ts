@@ -1,0 +1,52 @@
+import { kitLines, type KitLine } from '#core/budget'
+import { CATALOGUE_CURRENCY } from '#core/catalog'
+import { isStage, type Node } from '#core/chain'
+import { freshId, own } from '#core/plan'
+import { Draft } from '#core/ways'
+import { count, text } from '../finding'
+import { runsTo } from '../feeding'
+import { finding, type Proposal, type Rule, type Traced } from '../rule'
+import { moneyText } from '../words'
+
+export const R01: Rule = {
+  id: 'R01',
+  about: 'One item whose loss darkens program, in a show that cannot be dark.',
+  says: { single: 'Every program picture goes through {device}, and there is no second one: when it fails, {sinks} sinks go dark.' },
+  find: traced => single(traced).map(({ node, sinks }) => finding('R01', 'R', { on: 'device', device: node.id }, 'single', { device: text(node.device.name), sinks: count(sinks) })),
+  remedies: (traced, { at }) => {
+    const node = at.on === 'device' ? traced.chain.nodes.get(at.device) : undefined
+    const line = node && lineOf(traced, node)
+    if (!line) return []
+    const waive = new Draft(traced.plan)
+    waive.set(['brief', 'secondWay'])
+    return [...spare(traced, line, 'hired', 'Hire', line.hireMinor), ...spare(traced, line, 'bought', 'Buy', line.minor), { title: 'Give up that the show cannot be dark', edits: waive.edits, givesUp: true }]
+  },
+}
+
+/** Devices that stand in the run of every program picture, and of which the kit holds no more than are used. */
+function single(traced: Traced): { readonly node: Node, readonly sinks: number }[] {
+  const { plan, chain } = traced
+  if (!plan.brief.secondWay) return []
+  const wants = Object.values(plan.wants).filter(({ feed }) => feed === 'program' || feed === 'clean')
+  const ways = wants.flatMap(({ sink }) => runsTo(traced, sink).filter(({ lit }) => lit).slice(0, 1).map(run => new Set(run.links.flatMap(({ wire: { from } }) => (from ? [from.node.id] : [])))))
+  if (ways.length === 0) return []
+  return [...chain.nodes.values()].filter(node => (isStage(node) || node.model.role === 'way') && ways.every(way => way.has(node.id)) && !spared(traced, node))
+    .map(node => ({ node, sinks: ways.length }))
+}
+
+const lineOf = ({ plan }: Traced, node: Node): KitLine | undefined => kitLines(plan).find(({ of, id }) => of === 'model' && id === node.device.model)
+
+function spared(traced: Traced, node: Node): boolean {
+  const line = lineOf(traced, node)
+  return line !== undefined && line.owned + line.hired + line.bought > line.needed
+}
+
+/** One more of it than the plan uses, in the kit. */
+function spare({ plan }: Traced, line: KitLine, field: 'hired' | 'bought', verb: string, minor: number): Proposal[] {
+  const draft = new Draft(plan)
+  const item = own(plan.kit, line.item)
+  // Nobody has counted it yet: those in use are taken to be there.
+  if (item) draft.set(['kit', line.item!, field], line[field] + line.missing + 1)
+  else draft.edits.push({ do: 'add', collection: 'kit', id: freshId(line.id, plan.kit, () => 0.5), value: { of: 'model', id: line.id, owned: line.needed, [field]: 1 } })
+  return [{ title: `${verb} a second ${line.short} as a spare: ${moneyText(minor, plan.brief.currency ?? CATALOGUE_CURRENCY)}`.slice(0, 120), edits: draft.edits }]
+}
