@@ -82,7 +82,7 @@ describe('the layout', () => {
     expect(forked.fork).toEqual({ x: (box.x0 + box.x1) / 2, fromY: trunk.y })
   })
   it('tells neighbouring free inputs together', () => {
-    const { spines } = layOut(boardFor(CLEAN['a ring of stages with a source']!), 1264, undefined)
+    const { spines } = layOut(boardFor(CLEAN['a ring of stages whose return is kept off the air']!), 1264, undefined)
     expect(spines.find(({ stage }) => stage.id === 'a')!.inputs.map(({ span }) => span)).toEqual(['1', '2', '3\u20134'])
   })
   it('shows two stages with nine sources at 1280 px without scrolling sideways', () => {

@@ -169,8 +169,8 @@ export function layOut(board: Board, width: number, open: string | undefined): L
       const parent = lane.sharedWith === undefined ? undefined : done.get(lane.sharedWith)
       const trunk = parent?.segments.find(({ index }) => index === lane.shared - 1)
       const looped = lane.shared > 0 && !trunk
-      // A fork to a lane far away would cross all that lies between: that lane begins anew, under the splitter's name.
-      const near = trunk && parent && Math.abs(y - parent.y) <= FORK_ROWS * rowH
+      // A fork to a lane far away, or back to before it, would cross all that lies between: that lane begins anew, under the splitter's name.
+      const near = trunk && parent && trunk.x0 >= x0 && trunk.x1 < x1 && Math.abs(y - parent.y) <= FORK_ROWS * rowH
       const start = trunk && near ? (trunk.x0 + trunk.x1) / 2 : looped ? x0 + LOOP_GAP : x0
       const splitter = trunk && !near && trunk.hop.is === 'device' ? trunk.hop.name : undefined
       done.set(lane.id, {

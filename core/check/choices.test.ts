@@ -56,8 +56,11 @@ describe('choices', () => {
     expect(found).toContain('- Take the cable out')
   })
   it('offer inputs that are free and inputs to swap with', () => {
-    const found = titles(CLEAN['a ring of stages with a source']!, { of: 'input', link: 's' })
-    expect(found).toEqual(expect.arrayContaining(['+ Move it to a input 3', '+ Move it to a input 4', '+ Swap with a input 2 (b)']))
+    const found = titles(CLEAN['a feeder']!, { of: 'input', link: 'a' })
+    expect(found).toEqual(expect.arrayContaining(['+ Move it to side input 3', '+ Move it to side input 4', '+ Swap with side input 2 (two)']))
+  })
+  it('do not take an input out of a promise: what is kept off the air may not change places', () => {
+    expect(titles(CLEAN['a ring of stages whose return is kept off the air']!, { of: 'input', link: 's' })).toContain('- Swap with a input 2 (b)')
   })
   it('take a converter out where a cable does', () => {
     const near = plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', to: 'hdmi-to-sdi', back: 'sdi-to-hdmi', main: 'switcher-4-strict 1080p59.94' }, links: { a: 'cam.hdmi > to.in hdmi-passive 0', b: 'to.out > back.in coax-rg6 2', c: 'back.out > main.in-1 hdmi-passive 0' } })

@@ -268,7 +268,11 @@ export function swapSource({ plan, chain }: Traced, { signal, wire }: WireTrace,
     if (node.device.ports) draft.set(['devices', node.id, 'ports'])
     if (node.device.mode !== undefined) draft.set(['devices', node.id, 'mode'])
     draft.set(['devices', node.id, 'model'], model)
-    draft.set(['devices', node.id, 'ports', portId, 'format'], fit.made)
+    const port = row.ports[portId]!
+    draft.set(['devices', node.id, 'ports', portId], {
+      format: fit.made, ...(port.readouts === 'switchable' ? { clean: true } : {}), ...(port.transfers && port.transfers[0] !== 'sdr' && port.transfers.includes('sdr') ? { transfer: 'sdr' } : {}),
+      ...(port.aspects && port.aspects[0] !== '16:9' && port.aspects.includes('16:9') ? { aspect: '16:9' } : {}),
+    })
     if (fit.mode !== undefined && fit.mode !== Object.keys(row.modes!)[0]) draft.set(['devices', node.id, 'mode'], fit.mode)
     for (const leaving of chain.wires.values()) {
       if (leaving.from?.node.id === node.id && leaving.from.portId === signal!.setBy.port) draft.move(leaving.id, 'from', { device: node.id, port: portId }, leaving.link.adapters?.from)

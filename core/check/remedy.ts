@@ -92,7 +92,7 @@ function complete(checked: Checked, proposal: Proposal, finding: Finding): Remed
     const tried = tryEdits(checked, edits)
     if (!tried?.removes.includes(finding.key)) return undefined
     const uncovered = tried.adds.find(isGrave) as Finding | undefined
-    if (!uncovered) return tried.after.arrive >= tried.before.arrive ? { ...proposal, title: joined(titles), edits, effect: plain(tried), steps: step } : undefined
+    if (!uncovered) return losesNothing(tried, proposal) ? { ...proposal, title: joined(titles), edits, effect: plain(tried), steps: step } : undefined
     if (proposal.alone) return undefined
     const next = ruleOf(uncovered).remedies(tried.checked.traced, uncovered).filter(offer => !offer.givesUp).find((offer) => {
       const effect = tryEdits(tried.checked, offer.edits)
@@ -104,6 +104,10 @@ function complete(checked: Checked, proposal: Proposal, finding: Finding): Remed
   }
   return undefined
 }
+
+/** As many pictures arrive as before; where one is given up, no more are dark than before. */
+const losesNothing = ({ before, after }: Effect, { givesUp }: Proposal): boolean =>
+  after.arrive >= before.arrive || (givesUp === true && after.wanted - after.arrive <= before.wanted - before.arrive)
 
 function joined(titles: readonly string[]): string {
   const [first, ...rest] = titles

@@ -86,7 +86,9 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
     const kind = way.devices.length ? way.devices.map(device => device.model).join('+') : way.cables[0]!.lead
     if (!best.has(kind)) best.set(kind, way)
   }
-  return [...best.values()]
+  // What two devices do is nothing more than one of them does alone.
+  const alone = new Set([...best.values()].filter(({ devices }) => devices.length === 1).map(({ devices }) => devices[0]!.model))
+  return [...best.values()].filter(({ devices }) => devices.length < 2 || !devices.some(({ model }) => alone.has(model)))
 
   function build(devices: readonly Shelf[], spans: readonly Span[], fitted?: Fitted): Way | undefined {
     const cables: WayCable[] = []
@@ -192,7 +194,7 @@ export function cablesBetween(leads: ReadonlyMap<string, LeadModel>, signal: Pic
   for (const [lead, model] of leads) {
     if (model.kind !== 'cable' || model.carries !== out.carries) continue
     const adapters = adaptersFor(leads, out, model, input)
-    if (!adapters) continue
+    if (!adapters || (model.bare && (adapters.from ?? adapters.to))) continue
     const pieces = span.routeM === undefined && span.cutM !== undefined ? choosePieces(model, span.cutM)?.pieces : undefined
     if (span.routeM === undefined && span.cutM !== undefined && !pieces) continue
     const link: Pick<Link, 'routeM' | 'pieces'> = { ...(span.routeM === undefined ? {} : { routeM: span.routeM }), ...(pieces ? { pieces } : {}) }
@@ -200,7 +202,7 @@ export function cablesBetween(leads: ReadonlyMap<string, LeadModel>, signal: Pic
     if (carried.stop || !carried.figures) continue
     const ends = { ...(adapters.from ? { from: adapters.from.id } : {}), ...(adapters.to ? { to: adapters.to.id } : {}) }
     const cable: WayCable = { lead, model, ...(Object.keys(ends).length ? { adapters: ends } : {}), ...link, lengthM: carried.figures.lengthM }
-    fitted.push({ cable, carriage: carried.figures, risky: carried.figures.caution !== undefined, minor: cableMinor(leads, cable) })
+    fitted.push({ cable, carriage: carried.figures, risky: carried.figures.caution !== undefined || model.bare === true, minor: cableMinor(leads, cable) })
   }
   return fitted.sort((a, b) => Number(a.risky) - Number(b.risky) || a.minor - b.minor)
 }

@@ -66,8 +66,10 @@ function reached({ devices, links, models }: Plan, lost: Loss): Set<string> {
       if (!from || !to || (lost.of === 'link' && lost.id === id) || gone(from.device) || gone(to.device)) continue
       const model = models[devices[from.device]!.model]!
       const gives = model.role === 'source' || (model.role === 'stage' || model.kind === 'multiviewer'
-        ? Object.entries(model.ports).some(([port, { dir, carries }]) => dir === 'in' && carries !== 'sound' && lit.has(`${from.device}/${port}`))
-        : model.paths.some(path => path.to.includes(from.port) && path.from.some(port => lit.has(`${from.device}/${port}`))))
+        ? Object.entries(model.ports).some(([port, { dir, carries }]) => dir === 'in' && carries !== 'sound' && carries !== 'control' && lit.has(`${from.device}/${port}`))
+        : model.paths.some(path => path.to.includes(from.port) && path.from.some(port => lit.has(`${from.device}/${port}`)
+          // A matrix shows what its output is set to: where nothing is set, the input of the same number.
+          && (path.format !== 'chosen' || (devices[from.device]!.ports?.[from.port]?.of ?? from.port.replace('out', 'in')) === port))))
       if (gives) lit.add(`${to.device}/${to.port}`)
     }
     grown = lit.size > size

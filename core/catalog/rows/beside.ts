@@ -1,5 +1,5 @@
 import type { Model } from '../model'
-import { ms, network, usbControl, usb, mains, sound } from './parts'
+import { ms, network, usbControl, sound } from './parts'
 
 /** Sound and control: devices without a picture. */
 export const BESIDE: Record<string, Model> = {

@@ -1,5 +1,5 @@
 import type { Model } from '../model'
-import { R24, R30, R60, set, ms, frames, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, SCREEN_TAKES, mains, heard, sink, looping } from './parts'
+import { R24, R30, R60, set, ms, frames, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, SCREEN_TAKES, heard, sink, looping } from './parts'
 
 /** What shows, records or sends a picture on. */
 export const SINKS: Record<string, Model> = {

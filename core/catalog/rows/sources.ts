@@ -1,5 +1,5 @@
 import type { Model } from '../model'
-import { R24, R30, R60, set, ms, frames, RGB_8, UP_TO_12G, hdmi, sdi, ALL_1080I, PTZ_MAKES, PLAYER_MAKES, network, usb, mains, heard, source } from './parts'
+import { R24, R30, R60, set, ms, frames, RGB_8, UP_TO_12G, hdmi, sdi, ALL_1080I, PTZ_MAKES, PLAYER_MAKES, network, heard, source } from './parts'
 
 /** What makes a picture. */
 export const SOURCES: Record<string, Model> = {

@@ -1,5 +1,5 @@
 import type { Model } from '../model'
-import { R24, R30, R60, set, frames, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, SWITCHER_STANDARDS, stage, network, usbControl, usb, sound, repeat, feeds, STRICT } from './parts'
+import { R24, R30, R60, set, frames, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, SWITCHER_STANDARDS, stage, network, usbControl, sound, repeat, feeds, STRICT } from './parts'
 
 /** Switchers. */
 export const STAGES: Record<string, Model> = {

@@ -1,5 +1,5 @@
 import type { Model } from '../model'
-import { R30, R60, set, ms, frames, RGB_8, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, network, matrix, usb, mains, sound, repeat, way, multiviewer, scalerMakes, scalerTakes, source } from './parts'
+import { R30, R60, set, ms, frames, RGB_8, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, matrix, usb, mains, sound, repeat, way, multiviewer, scalerMakes, scalerTakes } from './parts'
 
 /** What stands in a run between two others. */
 export const WAYS: Record<string, Model> = {
@@ -38,7 +38,7 @@ export const WAYS: Record<string, Model> = {
   'four-to-12g': way('converter', 'to 12G', 'Four 3G links to 12G-SDI, either division', sdi('in', 'SDI in, four links', { connector: 'bnc-4' }), [sdi('out', 'SDI out', { classes: UP_TO_12G })], { format: 'same', delay: ms(0, 0.1, 0.5) }, mains(12), 74000),
   '12g-to-four': way('converter', 'to four', '12G-SDI to four 3G links, division set by a switch', sdi('in', 'SDI in', { classes: UP_TO_12G }), [sdi('out', 'SDI out, four links', { connector: 'bnc-4', divisions: ['interleave', 'square'] })], { format: 'same', delay: ms(0, 0.1, 0.5) }, mains(12), 74000),
   'division-converter': way('converter', 'Division', 'Four-link converter, interleave to square and back', sdi('in', 'SDI in, four links', { connector: 'bnc-4' }), [sdi('out', 'SDI out, four links', { connector: 'bnc-4', divisions: ['square', 'interleave'] })], { format: 'same', delay: ms(16, 20, 40) }, mains(18), 96000),
-  'scaler-hdr': way('scaler', 'Scaler', 'HDMI scaler and rate converter, up to 2160p60 in, HDR to SDR', hdmi('in', 'HDMI in', 600, { takes: [ALL_1080P, ALL_1080I, ALL_720P, ALL_2160P60] }), [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })], { format: 'port', maps: 'sdr', delay: frames(1, 2, 2) }, mains(14), 68000),
+  'scaler-hdr': way('scaler', 'Scaler', 'HDMI scaler and rate converter, up to 2160p60 in, HDR to SDR', hdmi('in', 'HDMI in', 600, { takes: [ALL_1080P, ALL_1080I, ALL_720P, ALL_2160P60] }), [hdmi('out', 'HDMI out', 165, { makes: [...scalerMakes, set(720, 'p', '25/1', R30, '30/1')] })], { format: 'port', maps: 'sdr', delay: frames(1, 2, 2) }, mains(14), 68000),
   'scaler-12g': way('scaler', 'Scaler', '12G-SDI scaler and rate converter, up and down, HDR to SDR', sdi('in', 'SDI in', { classes: UP_TO_12G, takes: [...scalerTakes, ALL_2160P60] }), [sdi('out', 'SDI out', { classes: UP_TO_12G, makes: [...scalerMakes, set(2160, 'p', '25/1', R30, '50/1', R60)] })], { format: 'port', maps: 'sdr', delay: frames(1, 2, 3) }, mains(22), 125000),
   'look-converter': way('converter', 'to SDR', 'Colour converter, SDI, log and HDR to SDR', sdi('in', 'SDI in'), [sdi('out', 'SDI out')], { format: 'same', maps: 'sdr', delay: ms(0, 1, 2) }, mains(8), 46000),
   'delay-sdi': way('delay', 'Delay', 'Frame delay, SDI, two frames', sdi('in', 'SDI in'), [sdi('out', 'SDI out')], { format: 'same', delay: frames(2, 2, 2) }, mains(8), 39000),

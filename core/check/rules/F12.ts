@@ -3,7 +3,7 @@ import { own } from '#core/plan'
 import { Draft } from '#core/ways'
 import { share, text } from '../finding'
 import { replaceDevice } from '../offers'
-import { finding, runWith, socketName, wireAt, type Rule, type Traced } from '../rule'
+import { finding, socketName, wireAt, type Rule, type Traced } from '../rule'
 
 export const F12: Rule = {
   id: 'F12',

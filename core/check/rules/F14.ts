@@ -11,7 +11,7 @@ import { figure } from '../words'
 export const F14: Rule = {
   id: 'F14',
   about: 'Frame rate and shutter against the mains: lamps flicker.',
-  says: { beats: 'Lamps on {hz} Hz mains pulse {pulses} times a second; {cameras} ({names}) at {rate} frames/s with {shutter} see them beat {beat} times a second.' },
+  says: { beats: 'Lamps on {hz} Hz mains pulse {pulses} times a second; to {cameras} ({names}) at {rate} frames/s with {shutter} they beat {beat} times a second.' },
   find: (traced) => {
     const { mains } = traced.plan.brief
     const cameras = mains ? beating(traced, mainsOf(mains).hz) : []

@@ -17,4 +17,4 @@ export const F17: Rule = {
   },
 }
 
-const atRadio = (traced: Traced) => stoppedBy(traced, 'not-taken').filter(({ wire }) => isRadio(wire.to!.node.model))
+const atRadio = (traced: Traced) => stoppedBy(traced, 'not-passed', 'not-taken').filter(({ wire }) => isRadio(wire.to!.node.model))

@@ -118,4 +118,84 @@ export const CONNECTION: readonly Faulty[] = [
     plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 1', b: 'two.hdmi > main.in-2 hdmi-passive 1' }, kit: { short: { of: 'lead', id: 'hdmi-passive', pieceM: 3, owned: 1 }, long: { of: 'lead', id: 'hdmi-passive', pieceM: 5, owned: 2 } } }),
     offers: ['Use a 5 m piece that is in the kit', 'Hire 1 more'], says: ['3 m Passive HDMI'],
   },
+  {
+    name: 'a plug adapter in the place of a converter', gives: ['C02'],
+    plan: plan({ devices: { phone: 'phone 1080p59.94', main: STAGE }, links: { a: 'phone.usb-c > main.in-1 hdmi-passive 2 adapter-usbc-plug' } }),
+    offers: ['USB-C to HDMI converter'], says: ['plug adapter', 'USB-C video', 'HDMI', 'converter'],
+  },
+  {
+    name: 'a converter that stands the wrong way round', gives: ['C02'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', conv: 'sdi-to-hdmi', main: MIXED }, links: { a: 'cam.hdmi > conv.out hdmi-passive 1', b: 'conv.in > main.in-5 coax-rg6 40' } }),
+    offers: ['In its place: HDMI to SDI converter'], says: ['conv', 'wrong way round'],
+  },
+  {
+    name: 'three cables in one input', gives: ['C04', 'C04'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', b: 'computer 1080p59.94', c: 'computer 1080p59.94', main: 'switcher-8-hdmi 1080p59.94', x: 'screen' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-1 hdmi-passive 2', c: 'c.hdmi-1 > main.in-1 hdmi-passive 2', m: 'main.out-3 > x.in hdmi-passive 1' } }),
+    offers: ['Move it to main input 2'], says: ['main input 1'],
+  },
+  {
+    name: 'an output that the model lacks', gives: ['C06'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, scr: 'screen' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-3 > scr.in hdmi-passive 2' } }),
+    offers: ['Use main output 1'], says: ['out-3'],
+  },
+  {
+    name: 'an active cable the wrong way round', gives: ['C08'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: { from: { device: 'cam', port: 'hdmi' }, to: { device: 'main', port: 'in-1' }, cable: 'hdmi-active', routeM: 12, turned: true } } }),
+    offers: ['Turn the cable round'], says: ['Active HDMI'],
+  },
+  {
+    name: 'five computers and four inputs', gives: ['C09', 'O03'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', b: 'computer 1080p59.94', c: 'computer 1080p59.94', d: 'computer 1080p59.94', e: 'computer 1080p59.94', main: STAGE }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-2 hdmi-passive 2', c: 'c.hdmi-1 > main.in-3 hdmi-passive 2', d: 'd.hdmi-1 > main.in-4 hdmi-passive 2' } }),
+    offers: ['Use a larger switcher at main', 'Put a feeder before main', 'Give up e'], says: ['1 of 5 sources'],
+  },
+  {
+    name: 'two guests late and one input free', gives: ['C10'],
+    plan: plan({ brief: { spareInputs: 2 }, devices: { a: 'computer 1080p59.94', b: 'computer 1080p59.94', c: 'computer 1080p59.94', main: 'switcher-4-multiview 1080p59.94', scr: 'screen' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-2 hdmi-passive 2', c: 'c.hdmi-1 > main.in-3 hdmi-passive 2', m: 'main.out-3 > scr.in hdmi-passive 2' }, wants: { scr: 'multiview' } }),
+    offers: ['feeder'], says: ['2', '1'],
+  },
+  {
+    name: 'three screens at two outputs', gives: ['C11'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', main: STAGE, x: 'screen', y: 'screen', z: 'screen' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'main.out-1 > x.in hdmi-passive 2', c: 'main.out-2 > y.in hdmi-passive 2' }, wants: { x: 'program', y: 'program', z: 'program' } }),
+    offers: ['HDMI splitter'], says: ['program'],
+  },
+  {
+    name: 'preview and program on one output', gives: ['C12'],
+    plan: plan({ devices: { a: 'computer 1080p59.94', main: STAGE, s: 'splitter-hdmi', x: 'screen', y: 'screen' }, links: { a: 'a.hdmi-1 > main.in-1 hdmi-passive 2', b: 'main.out-1 > s.in hdmi-passive 1', c: 's.out-1 > x.in hdmi-passive 2', d: 's.out-2 > y.in hdmi-passive 2' }, wants: { x: 'program', y: 'preview' } }),
+    offers: ['output 2'], says: ['preview', 'program'],
+  },
+  {
+    name: 'program led back into the switcher', gives: ['C13'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-1 > main.in-4 hdmi-passive 1' } }),
+    offers: ['Keep main input 4 off the air', 'Give up the picture at main input 4'], says: ['main output 1', 'main input 4'],
+  },
+  {
+    name: 'a ring of two stages', gives: ['C13'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', a: STAGE, b: STAGE }, links: { s: 'cam.hdmi > a.in-1 hdmi-passive 3', ab: 'a.out-1 > b.in-1 hdmi-passive 1', ba: 'b.out-1 > a.in-2 hdmi-passive 1' } }),
+    offers: ['Keep a input 2 off the air'], says: ['a output 1', 'a input 2'],
+  },
+  {
+    name: 'a multiviewer that sees itself', gives: ['C13'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', mv: 'multiviewer-4-hdmi 1080p59.94', x: 'splitter-hdmi', scr: 'screen' }, links: { a: 'cam.hdmi > mv.in-1 hdmi-passive 2', b: 'mv.out > x.in hdmi-passive 1', c: 'x.out-1 > scr.in hdmi-passive 1', d: 'x.out-2 > mv.in-2 hdmi-passive 1' } }),
+    offers: ['Give up the picture at mv input 2'], says: ['without end'],
+  },
+  {
+    name: 'a stiff adapter in a micro socket', gives: ['C16'],
+    plan: plan({ devices: { cam: 'camera-hand-hdmi 1080p59.94', main: STAGE }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro-stiff' } }),
+    offers: ['Hold the plug', 'with Micro HDMI adapter'], says: ['stiff', 'micro HDMI', 'cam HDMI out'],
+  },
+  {
+    name: 'a lead with a mini plug and nothing that holds it', gives: ['C16'],
+    plan: plan({ devices: { pad: 'tablet-drawing 1080p59.94', main: STAGE }, links: { a: 'pad.hdmi > main.in-1 hdmi-mini-lead 0 =2' } }),
+    offers: ['Hold the plug', 'with Mini HDMI adapter'], says: ['mini HDMI'],
+  },
+  {
+    name: 'a switcher without a panel and without a computer', gives: ['C17'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-computer 1080p59.94' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2' } }),
+    offers: ['Add a control computer at Control (network)', 'Add a control computer at Control (USB)'], says: ['main', 'Control (network) or Control (USB)'],
+  },
+  {
+    name: 'two cameras to set up and one network socket', gives: ['C17'],
+    plan: plan({ devices: { a: 'camera-ptz-hdmi 1080p59.94', b: 'camera-ptz-hdmi 1080p59.94', joy: 'controller-joystick', main: STAGE }, links: { a: 'a.hdmi > main.in-1 hdmi-passive 2', b: 'b.hdmi > main.in-2 hdmi-passive 2', k: 'joy.network > a.control control-network 20' } }),
+    offers: ['Put in a network switch behind joy'], says: ['b'],
+  },
 ]
