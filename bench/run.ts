@@ -22,7 +22,7 @@ function time(work: () => unknown, times: number): number[] {
 }
 
 console.log(`Node.js ${process.version}`)
-for (const sources of [10, 60, 200]) {
+for (const sources of [10, 60, 200, 1000]) {
   const plan = largePlan(sources)
   const chain = resolve(plan)
   const checked = check(plan)

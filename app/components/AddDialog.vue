@@ -17,9 +17,9 @@ const store = usePlanStore()
 const units = useUnits()
 
 const GROUPS: readonly { role: Role, title: string }[] = [
-  { role: 'stage', title: 'Switchers' }, { role: 'source', title: 'Sources' }, { role: 'sink', title: 'Who sees it' }, { role: 'way', title: 'On the way' }, { role: 'sound', title: 'Sound' },
+  { role: 'stage', title: 'Switchers' }, { role: 'source', title: 'Sources' }, { role: 'sink', title: 'Who sees it' }, { role: 'way', title: 'On the way' }, { role: 'sound', title: 'Sound' }, { role: 'control', title: 'Control' },
 ]
-const ROLE_WORDS: Record<Role, string> = { stage: 'switcher', source: 'source', sink: 'sink', way: 'converter', sound: 'sound' }
+const ROLE_WORDS: Record<Role, string> = { stage: 'switcher', source: 'source', sink: 'sink', way: 'converter', sound: 'sound', control: 'control' }
 
 const search = ref('')
 const chosen = ref<string>()

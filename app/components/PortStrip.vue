@@ -13,6 +13,7 @@ const SHAPES: Record<Port['carries'], string> = {
   usbc: 'M3.5 2.5H8.5A2.5 2.5 0 0 1 8.5 7.5H3.5A2.5 2.5 0 0 1 3.5 2.5Z',
   pair: 'M1.5 9.5V2.5H4V0.5H8V2.5H10.5V9.5Z',
   network: 'M1.5 9.5V2.5H4V0.5H8V2.5H10.5V9.5Z',
+  control: 'M1.5 9.5V2.5H4V0.5H8V2.5H10.5V9.5Z',
   sound: 'M6 0.5L10.5 5L6 9.5L1.5 5Z',
 }
 const groups = computed(() => {

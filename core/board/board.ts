@@ -196,7 +196,7 @@ export function boardOf({ traced, findings }: Checked): Board {
 }
 
 function lane(id: string, parts: Omit<Lane, 'id' | 'findings' | 'worst' | 'words'>, found: readonly Finding[]): Lane {
-  const worst = SEVERITIES.find(severity => found.some(finding => finding.severity === severity))
+  const worst = SEVERITIES.find(severity => found.some(finding => finding.severity === severity && finding.accepted === undefined))
   const from = parts.from ? `${parts.from.name}${parts.from.format ? `, ${parts.from.format}` : ''}` : 'Nothing'
   const to = parts.to ? (parts.to.role === 'stage' ? `${parts.to.name} ${parts.to.socket}` : parts.to.name) : 'nowhere'
   const reason = parts.hops.flatMap(hop => (hop.is === 'cable' && hop.reason ? [hop.reason.words] : []))[0]

@@ -1,5 +1,5 @@
 import { own, type Plan } from '#core/plan'
-import { SEVERITIES, type Finding, type Severity } from './finding'
+import { isAcceptable, SEVERITIES, type Finding, type Severity } from './finding'
 import type { Rule, Traced } from './rule'
 import { RULES } from './rules'
 import { tracedOf } from './traced'
@@ -14,7 +14,7 @@ export interface Verdict extends Readonly<Record<Severity, number>> {
 export interface Checked {
   readonly traced: Traced
   readonly verdict: Verdict
-  /** The gravest first, then in the order of rules and places. */
+  /** The gravest first; those that are accepted stay where they are; then in the order of rules and places. */
   readonly findings: readonly Finding[]
 }
 
@@ -29,15 +29,22 @@ export function check(plan: Plan, segmentId?: string): Checked {
   }
   const findings = RULES.flatMap(rule => rule.find(context))
     .filter(finding => !segment || !inactive(finding))
-    .map(finding => (segment ? withSegment(finding, segmentId!) : finding))
+    .map(finding => withAcceptance(plan, segment ? withSegment(finding, segmentId!) : finding))
     .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
   return { traced: context, findings, verdict: verdictOf(pictures, findings) }
 }
 
 function verdictOf(pictures: Traced['pictures'], findings: readonly Finding[]): Verdict {
   const counts: Record<Severity, number> = { H: 0, D: 0, R: 0, Q: 0, N: 0 }
-  for (const { severity } of findings) counts[severity]++
+  for (const { severity, accepted } of findings) if (accepted === undefined) counts[severity]++
   return { arrive: pictures.filter(({ lit }) => lit).length, wanted: pictures.length, ...counts }
+}
+
+/** What is accepted for the whole show holds in each of its segments. */
+function withAcceptance({ accepted }: Plan, finding: Finding): Finding {
+  if (!isAcceptable(finding)) return finding
+  const found = Object.values(accepted).find(({ finding: key }) => key === finding.key || key === finding.key.split('@')[0])
+  return found ? { ...finding, accepted: found.reason } : finding
 }
 
 const withSegment = (finding: Finding, segment: string): Finding => ({ ...finding, key: `${finding.key}@${segment}`, at: { ...finding.at, segment } })

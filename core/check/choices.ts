@@ -1,7 +1,7 @@
 import { makesInAnyMode } from '#core/catalog'
-import { isStage, outputFormat, type Node, type WireTrace } from '#core/chain'
+import { inputsBefore, isStage, outputFormat, type Node, type WireTrace } from '#core/chain'
 import { own, type LinkEnd } from '#core/plan'
-import { formatLabel, listFormats, sameFormat } from '#core/signal'
+import { DIVISION_TITLES, formatLabel, listFormats, sameFormat, TRANSFER_TITLES } from '#core/signal'
 import { adaptersFor, allLeads, Draft, type Way } from '#core/ways'
 import { say, type Checked } from './check'
 import { connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, throughDevices, waysReaching } from './offers'
@@ -48,7 +48,7 @@ function proposalsFor(traced: Traced, part: Part): Proposal[] {
   switch (part.of) {
     case 'output': return outputChoices(traced, chain.nodes.get(part.device)!, part.port, part.link)
     case 'cable': return cableChoices(traced, trace.wires.get(part.link)!)
-    case 'device': return [...formatChoices(traced, chain.nodes.get(part.device)!, part.port), ...replaceDevice(traced, part.device)]
+    case 'device': return [...formatChoices(traced, chain.nodes.get(part.device)!, part.port), ...traitChoices(traced, chain.nodes.get(part.device)!, part.port), ...replaceDevice(traced, part.device)]
     case 'input': return inputChoices(traced, trace.wires.get(part.link)!)
     case 'standard': return standardChoices(traced, chain.nodes.get(part.device)!)
     case 'free': return freeChoices(traced, part)
@@ -66,6 +66,29 @@ function formatChoices({ plan }: Traced, node: Node, portId: string): Proposal[]
   }))
 }
 
+/** What else an output can be set to: level, division, range, transfer, shape, readouts, protection, a matrix's input. */
+function traitChoices({ plan }: Traced, node: Node, portId: string): Proposal[] {
+  const port = own(node.model.ports, portId)
+  const set = own(node.device.ports, portId)
+  if (!port) return []
+  const choose = (field: string, value: unknown, words: string): Proposal => {
+    const draft = new Draft(plan)
+    draft.set(['devices', node.id, 'ports', portId, field], value)
+    return { title: `Set ${node.device.name} ${words}`.slice(0, 120), edits: draft.edits }
+  }
+  const among = <T extends string>(field: string, offered: readonly T[] | undefined, now: T | undefined, words: (value: T) => string): Proposal[] =>
+    (offered ?? []).filter(value => value !== (now ?? offered![0])).map(value => choose(field, value, words(value)))
+  const matrix = node.model.paths.find(path => path.format === 'chosen' && path.to.includes(portId))
+  return [
+    ...among('level', port.levels, set?.level, value => `to level ${value}`), ...among('division', port.divisions, set?.division, value => `to ${DIVISION_TITLES[value]}`),
+    ...among('range', port.ranges, set?.range, value => `to ${value} range`), ...among('transfer', port.transfers, set?.transfer, value => `to ${TRANSFER_TITLES[value]}`),
+    ...among('aspect', port.aspects, set?.aspect, value => `to a picture of ${value}`),
+    ...(port.readouts === 'switchable' ? [set?.clean ? choose('clean', undefined, 'to show its readouts') : choose('clean', true, 'to hide its readouts')] : []),
+    ...(port.protection === 'switchable' ? [set?.unprotected ? choose('unprotected', undefined, 'to protect its content') : choose('unprotected', true, 'to send what is not protected openly')] : []),
+    ...(matrix?.from ?? []).filter(id => id !== (matrix && inputsBefore(node, matrix, portId)[0])).map(id => choose('of', id, `${port.title} to show ${node.model.ports[id]!.title}`)),
+  ]
+}
+
 function outputChoices(traced: Traced, node: Node, portId: string, link: string | undefined): Proposal[] {
   const wire = link === undefined ? undefined : traced.trace.wires.get(link)
   const others = wire ? freeSockets(traced, node, 'out').filter(({ port }) => port?.carries === wire.wire.from?.port?.carries) : []
@@ -78,7 +101,7 @@ function outputChoices(traced: Traced, node: Node, portId: string, link: string 
   })
   if (isStage(node)) return [...feedChoices(traced, node, portId), ...moves]
   const unconnected = wire ? [] : connectTo(traced, { node, portId, port: own(node.model.ports, portId) }, freeInputs(traced).slice(0, 12), 'Connect it to')
-  return [...unconnected, ...formatChoices(traced, node, portId), ...moves]
+  return [...unconnected, ...formatChoices(traced, node, portId), ...traitChoices(traced, node, portId), ...moves]
 }
 
 function cableChoices(traced: Traced, at: WireTrace): Proposal[] {

@@ -42,7 +42,12 @@ export interface Finding {
   readonly run?: string
   /** What is missing, where no lane can show it: the board draws a lane of that name that is not there. */
   readonly ghost?: string
+  /** Somebody takes this risk or loss of quality, for this reason: it is listed and not counted. */
+  readonly accepted?: string
 }
+
+/** Only what may fail or looks worse can be accepted: never a hazard, never darkness. */
+export const isAcceptable = ({ severity }: Pick<Finding, 'severity'>): boolean => severity === 'R' || severity === 'Q'
 
 export const text = (words: string): Quantity => ({ is: 'text', text: words })
 export const length = (m: number): Quantity => ({ is: 'length', m })

@@ -122,7 +122,7 @@ const fewWords = (names: readonly string[]): string => listWords(names.length > 
 /** The sockets of a device in one direction that no link uses. */
 export function freeSockets({ chain }: Traced, node: Node, dir: 'in' | 'out'): Socket[] {
   const used = dir === 'in' ? chain.entering : chain.leaving
-  return portsOf(node.model, dir).filter(([id]) => !used.has(socketKey(node.id, id))).map(([portId, port]) => ({ node, portId, port }))
+  return portsOf(node.model, dir).filter(([id]) => !used.has(socketKey(node.id, id)) && !(dir === 'in' && own(node.device.ports, id)?.reserved)).map(([portId, port]) => ({ node, portId, port }))
 }
 
 /** Moves a link's input end to another input, with the link as it is or by a way that fits there. */

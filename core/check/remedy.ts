@@ -1,5 +1,5 @@
 import { planMinor, planWatts } from '#core/budget'
-import { applyEdits, type Edit } from '#core/plan'
+import { applyEdits, own, type Edit, type Plan } from '#core/plan'
 import { check, ruleOf, type Checked, type Verdict } from './check'
 import type { Finding } from './finding'
 import type { Proposal } from './rule'
@@ -71,8 +71,9 @@ export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy
   for (const proposal of [...offered.filter(offer => !offer.givesUp), ...offered.filter(offer => offer.givesUp)]) {
     if (seen.has(proposal.title) || (kept.length >= most && !proposal.givesUp)) continue
     if (proposal.alone && kept.filter(({ alone }) => alone).length === MOST_ALONE) continue
+    if (touchesPinned(checked.traced.plan, proposal.edits)) continue
     const whole = complete(checked, proposal, finding)
-    if (!whole || seen.has(whole.title)) continue
+    if (!whole || touchesPinned(checked.traced.plan, whole.edits) || seen.has(whole.title)) continue
     seen.add(proposal.title).add(whole.title)
     kept.push(whole)
   }
@@ -82,7 +83,7 @@ export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy
 
 const MOST_STEPS = 4
 const MOST_ALONE = 2
-export const isGrave = ({ severity }: Pick<Finding, 'severity'>): boolean => severity !== 'Q' && severity !== 'N'
+export const isGrave = ({ severity, accepted }: Pick<Finding, 'severity' | 'accepted'>): boolean => severity !== 'Q' && severity !== 'N' && accepted === undefined
 
 /** Joins further remedies to a proposal until it keeps its word; undefined where a few do not suffice. */
 function complete(checked: Checked, proposal: Proposal, finding: Finding): Remedy & { readonly steps: number } | undefined {
@@ -108,6 +109,10 @@ function complete(checked: Checked, proposal: Proposal, finding: Finding): Remed
 /** As many pictures arrive as before; where one is given up, no more are dark than before. */
 const losesNothing = ({ before, after }: Effect, { givesUp }: Proposal): boolean =>
   after.arrive >= before.arrive || (givesUp === true && after.wanted - after.arrive <= before.wanted - before.arrive)
+
+/** True where an edit would take away, lead elsewhere or change a link that somebody pinned. A pin itself may be set. */
+export const touchesPinned = ({ links }: Plan, edits: readonly Edit[]): boolean => edits.some(edit =>
+  (edit.do === 'disconnect' || edit.do === 'move') ? own(links, edit.id)?.pinned === true : edit.do === 'set' && edit.at[0] === 'links' && edit.at[2] !== 'pinned' && own(links, edit.at[1])?.pinned === true)
 
 function joined(titles: readonly string[]): string {
   const [first, ...rest] = titles

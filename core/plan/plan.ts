@@ -84,6 +84,8 @@ export interface Device {
   readonly name: string
   /** Place among the devices of its role, ascending; ties go by id. */
   readonly order: number
+  /** Where it stands, by name: everything at one place may be lost together. */
+  readonly place?: string
   /** The device that houses this one (a card in a computer). */
   readonly in?: string
   readonly mode?: string
@@ -128,6 +130,8 @@ export interface PortSetting {
   readonly aspect?: Aspect
   /** How a picture of another shape or size is brought into the frame. */
   readonly fit?: Fit
+  /** Inputs of a stage: kept for somebody who comes later; it counts as spare, and nothing else is led there. */
+  readonly reserved?: string
   /** Inputs of a stage: never taken to program, so that a loop through it stays open. */
   readonly offAir?: true
 }
@@ -160,6 +164,8 @@ export interface Link {
   readonly turned?: true
   /** Something holds the plug so that a pull cannot unplug it. */
   readonly relief?: true
+  /** Stays as it is: no remedy and no proposal touches it. */
+  readonly pinned?: true
   readonly note?: string
 }
 

@@ -150,15 +150,15 @@ export const SCHEMA = {
     }),
     kit: object(['of', 'id', 'owned'], { of: oneOf(['model', 'lead']), id: ref('slug'), pieceM: number(0.001, 20_000), owned: whole(0, 9999), hired: whole(0, 9999), bought: whole(0, 9999), hireMinor: price }),
     device: object(['model', 'name', 'order'], {
-      model: ref('slug'), name: ref('title'), order: number(-1e9, 1e9), in: ref('slug'), mode: ref('slug'), standard: ref('format'),
+      model: ref('slug'), name: ref('title'), order: number(-1e9, 1e9), place: ref('title'), in: ref('slug'), mode: ref('slug'), standard: ref('format'),
       shot: oneOf(SHOTS), manned: { const: true }, shutter: whole(1, 20_000), limitsOff: { const: true }, note: ref('note'),
-      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), of: ref('slug'), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' }, sound: oneOf(OPENINGS), soundDelayMs: number(0, 2000), level: oneOf(LEVELS), division: oneOf(DIVISIONS), unprotected: { const: true }, range: oneOf(RANGES), transfer: oneOf(TRANSFERS), clean: { const: true }, aspect: oneOf(ASPECTS), fit: oneOf(FITS), offAir: { const: true } }, { minProperties: 1 }), 200), minProperties: 1 },
+      ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), of: ref('slug'), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' }, sound: oneOf(OPENINGS), soundDelayMs: number(0, 2000), level: oneOf(LEVELS), division: oneOf(DIVISIONS), unprotected: { const: true }, range: oneOf(RANGES), transfer: oneOf(TRANSFERS), clean: { const: true }, aspect: oneOf(ASPECTS), fit: oneOf(FITS), offAir: { const: true }, reserved: ref('title') }, { minProperties: 1 }), 200), minProperties: 1 },
     }),
     linkEnd: object(['device', 'port'], { device: ref('slug'), port: ref('slug') }),
     link: object(['cable'], {
       from: ref('linkEnd'), to: ref('linkEnd'), cable: ref('slug'),
       adapters: object([], { from: ref('slug'), to: ref('slug') }, { minProperties: 1 }),
-      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200), turned: { const: true }, relief: { const: true }, note: ref('note'),
+      routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200), turned: { const: true }, relief: { const: true }, pinned: { const: true }, note: ref('note'),
     }),
     acceptance: object(['finding', 'reason'], { finding: { type: 'string', pattern: FINDING }, reason: ref('note') }),
     segment: object(['title', 'order'], { title: ref('title'), order: number(-1e9, 1e9), sources: listOf(ref('slug'), 5000) }),

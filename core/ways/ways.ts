@@ -63,6 +63,7 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
   const leads = allLeads(plan)
   const shelf = wayModels(plan)
   const ways: Way[] = []
+  const cable = rememberedCables(leads)
   const tryDevices = (devices: Shelf[], spread: readonly Span[][]) => {
     for (const spans of spread) {
       const way = build(devices, spans)
@@ -97,12 +98,12 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
     let out = start.port
     let risky = false
     for (const [i, item] of devices.entries()) {
-      const cable = bestCable(leads, signal, out, spans[i]!, item.input)
-      if (!cable) return undefined
-      risky ||= cable.risky || (item.path.fills ?? 1) < 1
-      cables.push(cable.cable)
+      const best = cable(signal, out, spans[i]!, item.input)
+      if (!best) return undefined
+      risky ||= best.risky || (item.path.fills ?? 1) < 1
+      cables.push(best.cable)
       const node: Node = { id: item.id, device: { model: item.id, name: item.id, order: 0 }, model: item.row, standard: undefined }
-      if (accepts(node, item.input, signal.format) || bars(node, item.input, signal, cable.carriage) || !letsThrough(item.path, signal)) return undefined
+      if (accepts(node, item.input, signal.format) || bars(node, item.input, signal, best.carriage) || !letsThrough(item.path, signal)) return undefined
       const format = item.path.format === 'port' ? outFormat(item, target, signal.format) : undefined
       if (item.path.format === 'port' && !format) return undefined
       const set: Node = format ? { ...node, device: { ...node.device, ports: { [item.outId]: { format } } } } : node
@@ -110,7 +111,7 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
       out = item.output
       used.push({ model: item.id, row: item.row, inPort: item.inId, outPort: item.outId, ...(format ? { format } : {}) })
     }
-    const last = fitted ?? bestCable(leads, signal, out, spans.at(-1)!, target.port)
+    const last = fitted ?? cable(signal, out, spans.at(-1)!, target.port)
     if (!last || (heed === 'format' && (accepts(target.node, target.port, signal.format) || bars(target.node, target.port, signal, last.carriage) || overClass(last.carriage, target.port, 'to')))) return undefined
     if (heed === 'reach' && used.some(device => device.format)) return undefined
     cables.push(last.cable)
@@ -146,7 +147,16 @@ interface Shelf {
   readonly output: Port
 }
 
+/** Plans that share their models share their shelf. */
+const SHELVES = new WeakMap<Plan['models'], Shelf[]>()
+
 function wayModels(plan: Plan): Shelf[] {
+  const shelf = SHELVES.get(plan.models) ?? stocked(plan)
+  SHELVES.set(plan.models, shelf)
+  return shelf
+}
+
+function stocked(plan: Plan): Shelf[] {
   const known = new Set(Object.values(plan.models).map(model => model.from).filter(Boolean))
   const rows: [string, Model][] = [...Object.entries(plan.models), ...[...MODELS].filter(([, model]) => !known.has(model.from))]
   return rows.flatMap(([id, row]) => {
@@ -183,9 +193,19 @@ interface Fitted {
   readonly risky: boolean
 }
 
-/** The cheapest cable on which the picture arrives at the input, preferring those without a caution. */
-function bestCable(leads: ReadonlyMap<string, LeadModel>, signal: Signal, out: Port, span: Span, input: Port): Fitted | undefined {
-  return cablesBetween(leads, signal, out, span, input)[0]
+/** The cheapest cable on which the picture arrives at the input, preferring those without a caution; each question is worked out once. */
+function rememberedCables(leads: ReadonlyMap<string, LeadModel>): (signal: Signal, out: Port, span: Span, input: Port) => Fitted | undefined {
+  const known = new Map<Port, Map<Port, Map<string, Fitted | undefined>>>()
+  return (signal, out, span, input) => {
+    const { raster, scan, rate } = signal.format
+    const key = `${raster}${scan}${rate}${signal.coding.sampling}${signal.coding.depth}/${span.routeM}/${span.cutM}`
+    const fromOut = known.get(out) ?? new Map<Port, Map<string, Fitted | undefined>>()
+    const answers = fromOut.get(input) ?? new Map<string, Fitted | undefined>()
+    known.set(out, fromOut)
+    fromOut.set(input, answers)
+    if (!answers.has(key)) answers.set(key, cablesBetween(leads, signal, out, span, input)[0])
+    return answers.get(key)
+  }
 }
 
 /** All cables that carry the picture this far, safe and cheap ones first. */

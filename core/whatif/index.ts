@@ -1,2 +1,3 @@
 export * from './loss'
 export * from './why'
+export * from './inside'

@@ -5,8 +5,11 @@ import { isStage, lengthOf, type Run } from '#core/chain'
 import { tracedOf, type Checked, type Traced } from '#core/check'
 import { applyEdits, own, type Edit, type Plan } from '#core/plan'
 
-/** One thing that may fail. */
-export type Loss = { readonly of: 'device', readonly id: string } | { readonly of: 'link', readonly id: string }
+/** What may fail: a device, a cable, all that stands at one place, or the mains (`id` is `mains`). */
+export interface Loss {
+  readonly of: 'device' | 'link' | 'place' | 'power'
+  readonly id: string
+}
 
 /** A screen, recorder or capture whose picture goes. */
 export interface DarkSink {
@@ -50,11 +53,22 @@ export interface SinglePoint {
   readonly things: readonly LossEffect[]
 }
 
+/** The devices that a loss takes with it. */
+function lostDevices({ devices, models }: Plan, { of, id }: Loss): ReadonlySet<string> {
+  if (of === 'link') return new Set()
+  if (of === 'device') return new Set([id])
+  return new Set(Object.entries(devices).filter(([, device]) => (of === 'place' ? device.place === id : models[device.model]!.supply === 'mains')).map(([key]) => key))
+}
+
+/** The names of places at which devices stand. */
+export const placesOf = ({ devices }: Plan): string[] => [...new Set(Object.values(devices).flatMap(({ place }) => (place === undefined ? [] : [place])))].sort()
+
 /** Edits that make of a plan what is left of it while a thing does nothing. The thing itself stays where it is. */
 function failing(plan: Plan, loss: Loss): Edit[] {
   if (loss.of === 'link') return [{ do: 'disconnect', id: loss.id }]
+  const gone = lostDevices(plan, loss)
   return Object.entries(plan.links).flatMap(([id, { from, to }]): Edit[] => {
-    const [begins, ends] = [from?.device === loss.id, to?.device === loss.id]
+    const [begins, ends] = [from !== undefined && gone.has(from.device), to !== undefined && gone.has(to.device)]
     if (!begins && !ends) return []
     const other = begins ? to : from
     return !other || (begins && ends) ? [{ do: 'disconnect', id }] : [{ do: 'move', id, end: begins ? 'from' : 'to' }]
@@ -106,6 +120,12 @@ function named(plan: Plan, loss: Loss): { name: string, kind: string, spareMinor
     const inKit = idle.some(({ of, id }) => of === 'model' && id === device.model)
     return { name: device.name, kind: model.title, spareMinor: inKit ? 0 : model.minor, inKit }
   }
+  if (loss.of !== 'link') {
+    const gone = lostDevices(plan, loss)
+    if (gone.size === 0) throw new Error(`no ${loss.of} ${loss.id}`)
+    const count = `${gone.size} device${gone.size > 1 ? 's' : ''}`
+    return { name: loss.of === 'place' ? `everything at ${loss.id}` : 'the mains', kind: count, spareMinor: 0, inKit: false }
+  }
   const link = own(plan.links, loss.id)
   if (!link) throw new Error(`no link ${loss.id}`)
   const lead = plan.leads[link.cable] as CableModel
@@ -127,21 +147,24 @@ export function whatIf({ traced }: Checked, loss: Loss): LossEffect {
   const left = tracedOf(applied.value.plan, segment)
   const after = litSinks(left)
   const sources = litSources(left)
-  const self = loss.of === 'device' ? loss.id : undefined
+  const gone = lostDevices(plan, loss)
   return {
     loss, ...words,
-    sinks: [...litSinks(traced)].filter(([key, { end }]) => !after.has(key) && end!.device !== self)
+    sinks: [...litSinks(traced)].filter(([key, { end }]) => !after.has(key) && !gone.has(end!.device))
       .map(([, { end, links }]) => ({ device: end!.device, port: end!.port, name: inputName(plan, end!.device, end!.port), feed: links[0]!.signal?.feed })).sort((a, b) => (a.name < b.name ? -1 : 1)),
     sources: [...litSources(traced)].filter(id => !sources.has(id)).map(id => plan.devices[id]!.name),
     still: stillAt(left),
   }
 }
 
-/** All that can fail on a picture's way, devices first. */
-export function lossesOf({ devices, links, models }: Plan): Loss[] {
+/** All that can fail on a picture's way, devices first, then cables, places and the mains. */
+export function lossesOf(plan: Plan): Loss[] {
+  const { devices, links, models } = plan
   return [
     ...Object.entries(devices).filter(([, { model }]) => !isBeside(models[model]!)).map(([id]): Loss => ({ of: 'device', id })),
     ...Object.keys(links).map((id): Loss => ({ of: 'link', id })),
+    ...placesOf(plan).map((id): Loss => ({ of: 'place', id })),
+    ...(Object.values(devices).some(({ model }) => models[model]!.supply === 'mains') ? [{ of: 'power', id: 'mains' } as const] : []),
   ]
 }
 
@@ -160,4 +183,4 @@ export function pointsOf(effects: readonly LossEffect[]): SinglePoint[] {
 }
 
 /** Every single thing whose failure darkens a sink. Quadratic in hops: each thing is taken away and what is left is traced. */
-export const singlePoints = (checked: Checked): SinglePoint[] => pointsOf(lossesOf(checked.traced.plan).map(loss => whatIf(checked, loss)))
+export const singlePoints = (checked: Checked): SinglePoint[] => pointsOf(lossesOf(checked.traced.plan).filter(({ of }) => of === 'device' || of === 'link').map(loss => whatIf(checked, loss)))

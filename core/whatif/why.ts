@@ -8,6 +8,7 @@ import { formatLabel } from '#core/signal'
 /** What somebody sees or hears that should not be so. */
 export const SYMPTOMS = {
   black: 'no picture', sparkles: 'sparkles, dots or drop-outs', rolling: 'a rolling, torn or combed picture', small: 'a picture that does not fill the frame', silent: 'no sound', late: 'lips late or early',
+  'one-sided': 'sound on one side only', 'uncontrolled': 'picture but no control', 'two-tallies': 'two tallies lit at once', 'stuck-clip': 'a clip that does not play', 'washed': 'a flat, grey or crushed picture',
 } as const
 export type Symptom = keyof typeof SYMPTOMS
 
@@ -51,6 +52,10 @@ export function why(checked: Checked, spot: Spot, symptom: Symptom, units: Units
   const node = traced.chain.nodes.get(spot.device)
   if (node && !gathers(node)) causes.push(...atSink(node.device.name, symptom, spot.device))
   if (node && gathers(node) && symptom === 'silent') causes.push(...atInputs(node, runs))
+  if (symptom === 'one-sided') causes.push(...onOneSide(checked, runs))
+  if (symptom === 'two-tallies') causes.push(...twoTallies(checked, runs))
+  if (symptom === 'uncontrolled') causes.push(...withoutControl(checked, runs, spot))
+  if (symptom === 'stuck-clip') causes.push(...stuckClip(checked, runs))
   for (const run of runs) {
     let far = 1
     for (const at of [...run.links].reverse()) {
@@ -74,10 +79,66 @@ function concerns({ run, at }: Finding, runs: readonly Run[], { device }: Spot):
 function explains({ id, severity }: Finding, symptom: Symptom): boolean {
   if (symptom === 'silent') return id.startsWith('A') && id !== 'A08'
   if (symptom === 'late') return id === 'A08'
+  if (symptom === 'washed') return id === 'F09' || id === 'F19'
+  if (symptom === 'small') return id === 'F12' || id === 'E04' || id === 'F11'
+  if (symptom === 'uncontrolled') return id === 'C17' || id === 'L03' || id === 'L04'
+  if (symptom === 'one-sided' || symptom === 'two-tallies' || symptom === 'stuck-clip') return false
   if (id.startsWith('A') || id.startsWith('R') || id.startsWith('C1')) return severity === 'D' && symptom === 'black' && !id.startsWith('A')
   if (symptom === 'sparkles') return id.startsWith('L')
   if (symptom === 'rolling') return /^F0[1-3]$|^F14$|^F16$/.test(id)
   return symptom === 'black' && (severity === 'D' || severity === 'H' || id.startsWith('L'))
+}
+
+const told = (far: number, weight: number, device: string, what: string, test: string, because?: string): Weighed =>
+  ({ what, far, certain: false, test, device, weight, ...(because ? { because } : {}) })
+
+/** Sound of one channel in a plug for two, and what else fills one side alone. */
+function onOneSide({ traced }: Checked, runs: readonly Run[]): Weighed[] {
+  const { chain } = traced
+  const stages = new Set(runs.flatMap(({ origin, end }) => [origin?.device, end?.device]))
+  const mono = [...chain.wires.values()].flatMap(({ from, to }): Weighed[] => (from?.port?.carries === 'sound' && to?.port && from.port.sound === 1 && (to.port.sound ?? 0) > 1 && stages.has(to.node.id)
+    ? [told(1, 6, to.node.id, `${from.node.device.name} has one channel and fills one side of ${socketName(to)}.`, `Set ${to.node.device.name} to bring that input to both sides.`, 'one channel goes into a plug for two')]
+    : []))
+  const plugs = [...stages].flatMap(id => (id === undefined || !chain.nodes.has(id) ? [] : [told(1, 2, id, `A plug at ${chain.nodes.get(id)!.device.name} is only half in, or one side of its balance is down.`, 'Push it home; listen left and right on headphones there.')]))
+  return [...mono, ...plugs]
+}
+
+/** In a chain each switcher lights its own tally, also while its program is not on air. */
+function twoTallies({ traced }: Checked, runs: readonly Run[]): Weighed[] {
+  const { chain } = traced
+  const stage = (id: string | undefined) => { const node = id === undefined ? undefined : chain.nodes.get(id); return node && gathers(node) ? node : undefined }
+  const chained = traced.runs.flatMap(({ origin, end }): Weighed[] => {
+    const [first, next] = [stage(origin?.device), stage(end?.device)]
+    return first && next && first !== next
+      ? [told(1, 5, first.id, `${first.device.name} lights its own tally, whether or not ${next.device.name} has it on air.`, `Cut ${next.device.name} to another input: the light at ${first.device.name} should go out, and will not.`, `${first.device.name} feeds ${next.device.name}`)]
+      : []
+  })
+  const mixing = runs.flatMap(({ origin, end }) => [stage(origin?.device), stage(end?.device)]).filter(node => node !== undefined)
+  return [...chained, ...[...new Set(mixing)].map(node => told(0, 3, node.id, `${node.device.name} stands in the middle of a mix: both of its pictures are on air.`, 'Drive the mix to its end.'))]
+}
+
+function withoutControl({ traced }: Checked, runs: readonly Run[], { device }: Spot): Weighed[] {
+  const { chain } = traced
+  const nodes = [...new Set([device, ...runs.flatMap(({ origin }) => origin?.device ?? [])])].map(id => chain.nodes.get(id)).filter(node => node !== undefined)
+  return nodes.flatMap((node): Weighed[] => {
+    const ports = portsOf(node.model, 'in').filter(([, { carries }]) => carries === 'control')
+    return ports.map(([id, { title }]) => (chain.entering.has(`${node.id}/${id}`)
+      ? told(1, 3, node.id, `${node.device.name} has another address or protocol than its controller calls.`, `Read its address at ${node.device.name} and at the controller: picture and control go separate ways.`)
+      : told(1, 5, node.id, `Nothing is plugged into ${node.device.name} ${title}.`, 'Plug it in; the picture comes without it, control does not.', 'no such cable is in the plan')))
+  })
+}
+
+function stuckClip({ traced }: Checked, runs: readonly Run[]): Weighed[] {
+  return runs.flatMap(({ origin, links }): Weighed[] => {
+    const node = origin && traced.chain.nodes.get(origin.device)
+    if (!node || (node.model.kind !== 'player' && node.model.kind !== 'computer')) return []
+    const format = links[0]?.signal && formatLabel(links[0].signal.format)
+    return [
+      told(1, 4, node.id, `The clip is in another format than ${format ?? 'the output'} of ${node.device.name}.`, 'Play another clip that is known to be right.', `its output stands at ${format ?? 'no format'}`),
+      told(1, 3, node.id, `Another clip has taken the number that is called at ${node.device.name}.`, 'Call it by hand from its list.'),
+      told(1, 2, node.id, `${node.device.name} is still recording, or its medium is not in.`, 'Look at its own screen.'),
+    ]
+  })
 }
 
 function atSink(name: string, symptom: Symptom, device: string): Weighed[] {

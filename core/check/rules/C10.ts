@@ -2,6 +2,7 @@ import { count } from '../finding'
 import { idleSources, inputsAreFull, moreInputs } from '../grow'
 import { freeInputs } from '../offers'
 import { finding, ghost, type Rule, type Traced } from '../rule'
+import { isStage, socketKey } from '#core/chain'
 import { Draft } from '#core/ways'
 
 export const C10: Rule = {
@@ -24,6 +25,10 @@ export const C10: Rule = {
 }
 
 /** Free inputs less those that waiting sources will take. */
-const left = (traced: Traced): number => Math.max(0, freeInputs(traced).length - idleSources(traced).length)
+const left = (traced: Traced): number => Math.max(0, freeInputs(traced).length + reserved(traced) - idleSources(traced).length)
+
+/** Inputs that are kept for somebody: they are not free for others, and are spare all the same. */
+const reserved = ({ chain }: Traced): number => [...chain.nodes.values()].filter(isStage).flatMap(({ id, device }) =>
+  Object.entries(device.ports ?? {}).filter(([port, setting]) => setting.reserved !== undefined && !chain.entering.has(socketKey(id, port)))).length
 
 const inputs = (n: number): string => `${n} input${n === 1 ? '' : 's'}`

@@ -39,7 +39,7 @@ watch(flat, (now) => {
 }, { immediate: true })
 const told = computed(() => flat.value.find(thing => keyOf(thing) === chosen.value))
 
-const lanes = computed(() => (store.report?.board.lanes ?? []).filter(({ to, lit, sound }) => to?.role === 'sink' && to.device && lit && !sound))
+const lanes = computed(() => (store.report?.board.lanes ?? []).filter(({ to, lit, beside }) => to?.role === 'sink' && to.device && lit && !beside))
 /** Every sink that is lit now, and whether it stays so. */
 const sinks = computed(() => {
   const gone = new Set(told.value?.sinks.map(({ device, port }) => `${device}/${port}`))
