@@ -45,8 +45,10 @@ export interface PlacedLane {
 export interface PlacedPort<P> {
   readonly port: P
   readonly y: number
-  /** Several free ports on one row are told together. */
+  /** Several ports on one row are told together, free ones or those with quiet lanes. */
   readonly span: string
+  /** What stands at the other ends of the lanes that this row stands for; empty, the ports are free or their lanes are drawn. */
+  readonly folded: readonly string[]
 }
 
 export interface PlacedSpine {
@@ -72,6 +74,8 @@ export interface Layout {
 
 /** Height of the opened lane's panel: upright on a tablet its ruler stands above both halves. */
 const panelHeight = (narrow: boolean): number => (narrow ? 272 : 196)
+/** What a chart needs more, px. */
+const CHART_MORE = 96
 /** How many rows down a splitter's other leg is drawn as a fork. */
 const FORK_ROWS = 3
 /** What goes on behind a sink stands apart from the spine, which it does not come from. */
@@ -82,8 +86,8 @@ const GAP = 12
 /** Row height: room for a finger while there is room, one line each on large boards. */
 export const rowHeight = (lanes: number): number => (lanes > 26 ? 32 : 44)
 
-/** Lays the board out in columns; nobody drags anything. `open` is the lane under which the panel unfolds. */
-export function layOut(board: Board, width: number, open: string | undefined): Layout {
+/** Lays the board out in columns; nobody drags anything. `open` is the lane under which the panel unfolds, `tall` when it holds a chart. */
+export function layOut(board: Board, width: number, open: string | undefined, tall = false): Layout {
   const rowH = rowHeight(board.lanes.length)
   const depths = depthsOf(board)
   const columns = columnsFor(width, Math.max(0, ...depths.values()), needsOf(board))
@@ -106,12 +110,12 @@ export function layOut(board: Board, width: number, open: string | undefined): L
 
   function placeStage(stage: Stage, top: number): { leftEnd: number, rightEnd: number } {
     placed.add(stage.id)
-    const inputs: { port: StageInput, row: number, span: string }[] = []
+    const inputs: PortRow<StageInput>[] = []
     let left = top
     for (const port of groupFree(stage.inputs)) {
       const [first] = port.ports as [StageInput]
       if (first.lanes.length === 0) {
-        inputs.push({ port: first, row: left++, span: port.span })
+        inputs.push({ port: first, row: left++, span: port.span, folded: port.folded })
         continue
       }
       for (const [i, id] of first.lanes.entries()) {
@@ -121,11 +125,11 @@ export function layOut(board: Board, width: number, open: string | undefined): L
         const block = nests ? placeStage(feeder, left) : undefined
         const row = block ? left + Math.floor((block.leftEnd - left - 2) / 2) : left
         rows.push({ lane, row, side: feeder ? (nests ? 'link' : 'across') : 'in', stage: stage.id, ...(feeder && !nests ? { begins: `${feeder.name} ${lane.from!.socket}` } : {}) })
-        if (i === 0) inputs.push({ port: first, row, span: first.beside ? first.beside === 'sound' ? 'S' : 'C' : String(first.number) })
+        if (i === 0) inputs.push({ port: first, row, folded: [], span: first.beside ? first.beside === 'sound' ? 'S' : 'C' : String(first.number) })
         left = block ? Math.max(left + 1, block.leftEnd) : left + 1
       }
     }
-    const outputs: { port: StageOutput, row: number, span: string }[] = []
+    const outputs: PortRow<StageOutput>[] = []
     let right = top
     const isFeeder = (depths.get(stage.id) ?? 0) > 0
     for (const port of groupFree(stage.outputs)) {
@@ -137,10 +141,10 @@ export function layOut(board: Board, width: number, open: string | undefined): L
         continue
       }
       if (first.lanes.length === 0) {
-        outputs.push({ port: first, row: right++, span: port.span })
+        outputs.push({ port: first, row: right++, span: port.span, folded: port.folded })
         continue
       }
-      outputs.push({ port: first, row: right, span: String(first.number) })
+      outputs.push({ port: first, row: right, span: String(first.number), folded: [] })
       for (const lane of outward) rows.push({ lane, row: right++, side: 'out', stage: stage.id })
       if (outward.length === 0) right++
     }
@@ -155,7 +159,7 @@ export function layOut(board: Board, width: number, open: string | undefined): L
 
   function finish(): Layout {
     const openRow = rows.find(({ lane }) => lane.id === open)?.row
-    const panelH = panelHeight(columns.narrow)
+    const panelH = panelHeight(columns.narrow) + (tall ? CHART_MORE : 0)
     const panelY = openRow === undefined ? undefined : (openRow + 1) * rowH
     const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? panelH + 8 : 0)
     const below = rowH > 40 ? 18 : 9
@@ -186,8 +190,8 @@ export function layOut(board: Board, width: number, open: string | undefined): L
       lanes: [...done.values()].sort((a, b) => a.top - b.top || a.x0 - b.x0),
       spines: spines.map(({ stage, top, bottom, inputs, outputs }) => ({
         stage, x: spineOf.get(stage.id)!.x, width: columns.spineW, top: yOf(top) + 4, height: yOf(bottom - 1) + rowH - yOf(top) - 10,
-        inputs: inputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - below, span })),
-        outputs: outputs.map(({ port, row, span }) => ({ port, y: yOf(row) + rowH - below, span })),
+        inputs: inputs.map(({ port, row, span, folded }) => ({ port, y: yOf(row) + rowH - below, span, folded })),
+        outputs: outputs.map(({ port, row, span, folded }) => ({ port, y: yOf(row) + rowH - below, span, folded })),
       })),
     }
   }
@@ -205,19 +209,26 @@ interface SpineRows {
   readonly stage: Stage
   readonly top: number
   readonly bottom: number
-  readonly inputs: readonly { port: StageInput, row: number, span: string }[]
-  readonly outputs: readonly { port: StageOutput, row: number, span: string }[]
+  readonly inputs: readonly PortRow<StageInput>[]
+  readonly outputs: readonly PortRow<StageOutput>[]
 }
 
-/** Neighbouring free ports share a row: "5 to 8". */
-function groupFree<P extends { readonly number: number, readonly lanes: readonly string[] }>(ports: readonly P[]): { ports: readonly P[], span: string }[] {
-  const groups: { ports: P[], span: string }[] = []
+interface PortRow<P> {
+  readonly port: P
+  readonly row: number
+  readonly span: string
+  readonly folded: readonly string[]
+}
+
+/** Neighbouring free ports share a row, and so do those whose lanes are folded: "5 to 8". */
+function groupFree<P extends { readonly number: number, readonly lanes: readonly string[], readonly folded?: readonly string[] }>(ports: readonly P[]): { ports: readonly P[], span: string, folded: readonly string[] }[] {
+  const groups: { ports: P[] }[] = []
   for (const port of ports) {
-    const last = groups.at(-1)
-    if (port.lanes.length === 0 && last && last.ports[0]!.lanes.length === 0) last.ports.push(port)
-    else groups.push({ ports: [port], span: String(port.number) })
+    const first = groups.at(-1)?.ports[0]
+    if (first && port.lanes.length === 0 && first.lanes.length === 0 && (port.folded === undefined) === (first.folded === undefined)) groups.at(-1)!.ports.push(port)
+    else groups.push({ ports: [port] })
   }
-  return groups.map(({ ports: grouped }) => ({ ports: grouped, span: grouped.length > 1 ? `${grouped[0]!.number}\u2013${grouped.at(-1)!.number}` : String(grouped[0]!.number) }))
+  return groups.map(({ ports: grouped }) => ({ ports: grouped, folded: grouped.flatMap(({ folded = [] }) => folded), span: grouped.length > 1 ? `${grouped[0]!.number}\u2013${grouped.at(-1)!.number}` : String(grouped[0]!.number) }))
 }
 
 /** How many stages lie between each stage and the last one that its picture can reach. */
@@ -247,13 +258,15 @@ function needsOf({ lanes }: Board): { readonly out: number, readonly link: numbe
 function columnsFor(wanted: number, depth: number, needs: { readonly out: number, readonly link: number }): Columns {
   const pad = 16
   const narrow = wanted < 1000
-  const sourceW = narrow ? 138 : 196
-  const sinkW = narrow ? 124 : 172
+  // Three stages in a row need what names and hops can spare.
+  const deep = !narrow && depth > 1
+  const sourceW = narrow ? 138 : deep ? 176 : 196
+  const sinkW = narrow ? 124 : deep ? 160 : 172
   const spineW = narrow ? 92 : depth === 0 ? 120 : 104
-  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + (narrow ? 88 : 240) + depth * 88 + (narrow ? 150 : 190)
+  const least = pad * 2 + sourceW + sinkW + (depth + 1) * spineW + (narrow ? 88 : deep ? 210 : 240) + depth * 88 + (narrow ? 150 : deep ? 174 : 190)
   const width = Math.max(wanted, least)
   const free = width - pad * 2 - sourceW - sinkW - (depth + 1) * spineW
-  const outW = Math.round(Math.max(narrow ? 150 : 190, free * (depth === 0 ? 0.4 : 0.34), Math.min(needs.out, free * 0.46)))
+  const outW = Math.round(Math.max(narrow ? 150 : deep ? 174 : 190, free * (depth === 0 ? 0.4 : 0.34), Math.min(needs.out, free * 0.46)))
   const linkW = depth === 0 ? 0 : Math.round(Math.max(88, (free - outW) * 0.2 / depth, Math.min(needs.link, (free - outW) * 0.44 / depth)))
   const outX = width - pad - sinkW
   const last = outX - outW - spineW

@@ -31,11 +31,11 @@ const look = useLook()
 <style scoped>
 .header { height: 44px; flex: none; display: flex; align-items: center; gap: 8px; padding: 0 16px; border-bottom: 1px solid var(--line); }
 .home { display: flex; align-items: center; height: 32px; border-radius: 4px; margin-right: 4px; }
-.name { max-width: 260px; }
-.plan { max-width: 120px; margin-left: 4px; }
-.steps { display: flex; align-items: stretch; gap: 20px; margin-left: 20px; height: 100%; }
+.name { max-width: 232px; }
+.plan { max-width: 84px; margin-left: 4px; }
+.steps { display: flex; align-items: stretch; gap: 14px; margin-left: 12px; height: 100%; }
 .step { display: flex; align-items: stretch; gap: 2px; }
-.of { align-self: center; margin-right: 6px; }
+.of { align-self: center; margin-right: 4px; white-space: nowrap; }
 .to { display: flex; align-items: center; white-space: nowrap; padding: 2px 8px 0; text-decoration: none; color: var(--quiet); border-bottom: 2px solid transparent; }
 .to:hover { color: var(--text); }
 .to.here { color: var(--text); font-weight: 650; border-bottom-color: var(--light); }

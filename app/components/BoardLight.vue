@@ -20,6 +20,12 @@ const textures = computed(() => {
 const hollow = computed(() => props.layout.lanes.filter(({ segments }) => segments.length === 0)
   .map(({ lane, x0, x1, y, side }) => ({ id: lane.id, x: lane.from && side === 'across' ? x0 : x0, width: lane.from ? 120 : x1 - x0, y })))
 
+/** Quiet lanes told together: as many strands as there are lanes, up to five. */
+const ribbons = computed(() => props.layout.spines.flatMap(({ stage, x, width, inputs, outputs }) => [
+  ...inputs.filter(({ folded }) => folded.length).map(({ port, y, folded }) => ({ key: `${stage.id}/${port.port}`, x0: props.layout.columns.inX, x1: x, y, strands: Math.min(5, folded.length) })),
+  ...outputs.filter(({ folded }) => folded.length).map(({ port, y, folded }) => ({ key: `${stage.id}/${port.port}`, x0: x + width, x1: props.layout.columns.outX, y, strands: Math.min(5, folded.length) })),
+]))
+
 function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Texture | undefined }[] {
   return segments.flatMap((segment, i) => {
     if (segment.hop.is !== 'device') return []
@@ -85,6 +91,10 @@ function boxes({ segments }: PlacedLane): { x0: number, x1: number, texture: Tex
       <circle v-for="x in [segment.x0, segment.x1]" :key="x" :cx="x" :cy="placed.y" r="4" fill="var(--ground)" stroke="var(--text)" stroke-width="1.6" />
     </g>
 
+    <g v-for="ribbon in ribbons" :key="ribbon.key">
+      <path v-for="i in ribbon.strands" :key="i" :d="`M${ribbon.x0} ${ribbon.y - 6 + i * 12 / (ribbon.strands + 1)}H${ribbon.x1}`" stroke="var(--band)" :stroke-width="9 / ribbon.strands" />
+      <circle v-for="x in [ribbon.x0, ribbon.x1]" :key="x" :cx="x" :cy="ribbon.y" r="4" fill="var(--ground)" stroke="var(--text)" stroke-width="1.6" />
+    </g>
     <g v-for="ghost in hollow" :key="ghost.id">
       <rect :x="ghost.x + 4" :y="ghost.y - 5" :width="ghost.width - 8" height="10" rx="2" fill="url(#hatch)" stroke="var(--dark)" stroke-width="1.2" />
       <circle :cx="ghost.x" :cy="ghost.y" r="4" fill="var(--ground)" stroke="var(--dark)" stroke-width="1.6" />

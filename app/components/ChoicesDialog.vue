@@ -6,7 +6,7 @@ import { useChecker } from '~/workers/checker'
 
 /** What could go into a free input, or which standard a switcher could work in. */
 const props = defineProps<{ target: { device: string, port: string, kind: 'free' | 'standard' } | undefined }>()
-const emit = defineEmits<{ close: [], add: [] }>()
+const emit = defineEmits<{ close: [], add: [], reserve: [] }>()
 const store = usePlanStore()
 const choices = shallowRef<readonly Choice[]>()
 const at = ref(0)
@@ -49,7 +49,7 @@ function keys(event: KeyboardEvent): void {
           <span class="figures">{{ choice.effect.after.arrive }} of {{ choice.effect.after.wanted }}</span>
         </li>
       </ul>
-      <div class="ends"><button v-if="target?.kind === 'free'" class="btn" type="button" @click="emit('add')">Add a source</button><button class="btn" type="button" @click="emit('close')">Close</button></div>
+      <div class="ends"><template v-if="target?.kind === 'free'"><button class="btn" type="button" @click="emit('reserve')">Keep it for a guest</button><button class="btn" type="button" @click="emit('add')">Add a source</button></template><button class="btn" type="button" @click="emit('close')">Close</button></div>
     </div>
   </v-dialog>
 </template>

@@ -8,7 +8,9 @@ const EVERYWHERE = [
 ]
 const KEYS = [
   ['Arrows', 'along the light, and from lane to lane'], ['Enter', 'open the lane; again, apply the chosen remedy'], ['C', 'what else this hop could be'], ['W', 'why something is seen there, and how to find out'],
-  ['M', 'measure the way of a cable'], ['R', 'rename'], ['L', 'label of a switcher input'], ['Del', 'take out the cable or the device'], ['A', 'add a device'],
+  ['M', 'measure the way of a cable'], ['R', 'rename'], ['L', 'label of a switcher input'], ['G', 'how much reach a cable has left'], ['Shift \u2191 \u2193', 'to the input above or below; or drag the end at the switcher'],
+  ['P', 'pin a cable: nothing but a hand changes it'], ['X', 'accept a risk, with the reason'], ['Y', 'lay the same run for other sources'],
+  ['Del', 'take out the cable or the device'], ['A', 'add a device'], ['E', 'add by a line of words'], ['F', 'find and filter lanes'], ['B', 'lit lanes as ribbons'],
 ] as const
 </script>
 

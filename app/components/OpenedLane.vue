@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { Lane } from '#core/board'
-import { dataRateText, figure, lengthText, msText, say, SEVERITY_WORDS, type Choice, type Finding, type Remedy } from '#core/check'
+import { dataRateText, figure, isAcceptable, lengthText, msText, say, SEVERITY_WORDS, type Choice, type Finding, type Remedy } from '#core/check'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
 import type { LanePart } from '~/board/parts'
 import { useBoardStore } from '~/stores/board'
@@ -21,7 +21,12 @@ const chosenFinding = ref(0)
 const finding = computed<Finding | undefined>(() => findings.value[chosenFinding.value] ?? findings.value[0])
 /** Where a symptom would be seen: at whatever the lane ends in. */
 const spot = computed(() => (props.lane.to?.device && !props.lane.beside ? { device: props.lane.to.device, port: props.lane.to.port } : undefined))
-const mode = computed(() => (selection.mode === 'why' && spot.value ? 'why' : selection.mode === 'mend' && finding.value ? 'mend' : 'change'))
+/** The cable whose reach the chart shows: the chosen one, else the first of the lane. */
+const measured = computed(() => (props.part?.hop?.is === 'cable' ? props.part.hop : props.lane.hops.find(hop => hop.is === 'cable')))
+const mode = computed(() => (selection.mode === 'why' && spot.value ? 'why' : selection.mode === 'margin' && measured.value && !props.lane.beside ? 'margin' : selection.mode === 'mend' && finding.value ? 'mend' : 'change'))
+
+const pinned = computed(() => props.part?.hop?.is === 'cable' && props.part.hop.pinned)
+const acceptable = computed(() => finding.value !== undefined && finding.value.accepted === undefined && isAcceptable(finding.value))
 
 const offers = shallowRef<readonly (Remedy | Choice)[]>()
 const at = ref(0)
@@ -31,7 +36,7 @@ watch([() => store.report?.version, finding, mode, () => props.part?.key], async
   const version = store.report?.version
   // Another part of the same lane has the same remedies.
   const samePlan = before[0] === version && before[1]?.key === finding.value?.key && before[2] === mode.value
-  if (mode.value === 'why' || (mode.value === 'mend' && samePlan)) return
+  if (mode.value === 'why' || mode.value === 'margin' || (mode.value === 'mend' && samePlan)) return
   offers.value = undefined
   at.value = 0
   const part = props.part?.part
@@ -132,6 +137,7 @@ function extras({ effect }: Remedy | Choice): string {
         <p v-for="(found, i) in findings" :key="found.key" :class="{ dim: findings.length > 1 && found !== finding }">
           <button v-if="findings.length > 1" type="button" class="severity strong" @click="chosenFinding = i; selection.mode = 'mend'">{{ SEVERITY_WORDS[found.severity] }} {{ i + 1 }} of {{ findings.length }}</button>
           {{ say(found, units) }}
+          <span v-if="found.accepted !== undefined" class="quiet">Accepted: {{ found.accepted }} <button type="button" class="severity" @click="emit('act', 'unaccept')">Count it again</button></span>
         </p>
         <p v-if="findings.length === 0">{{ lane.lit ? 'The picture arrives.' : lane.hops.length ? 'Dark: nothing reaches it. The cause is on another lane.' : 'Nothing is connected.' }} <span v-if="delay" class="quiet">{{ delay }} behind {{ lane.from?.role === 'stage' ? 'the switcher\u2019s inputs' : 'the event' }}, typically.</span></p>
       </div>
@@ -139,6 +145,9 @@ function extras({ effect }: Remedy | Choice): string {
         <button v-if="part?.kind === 'cable'" class="btn plain" type="button" @click="emit('act', 'measure')">Measure <span class="key">M</span></button>
         <button class="btn plain" type="button" @click="emit('act', 'rename')">Rename <span class="key">R</span></button>
         <button v-if="part?.kind === 'end' && lane.to?.role === 'stage'" class="btn plain" type="button" @click="emit('act', 'label')">Label <span class="key">L</span></button>
+        <button v-if="part?.kind === 'cable'" class="btn plain" type="button" :aria-pressed="pinned" @click="emit('act', 'pin')">{{ pinned ? 'Unpin' : 'Pin' }} <span class="key">P</span></button>
+        <button v-if="acceptable" class="btn plain" type="button" @click="emit('act', 'accept')">Accept <span class="key">X</span></button>
+        <button v-if="lane.from?.role === 'source' && lane.to?.role === 'stage'" class="btn plain" type="button" @click="emit('act', 'copy')">Lay for more <span class="key">Y</span></button>
         <button class="btn plain" type="button" @click="emit('act', 'remove')">{{ part?.kind === 'cable' ? 'Take the cable out' : 'Remove' }} <span class="key">Del</span></button>
       </div>
     </div>
@@ -147,10 +156,12 @@ function extras({ effect }: Remedy | Choice): string {
         <button v-if="finding" type="button" :class="{ on: mode === 'mend' }" :aria-pressed="mode === 'mend'" @click="selection.mode = 'mend'">Mend</button>
         <button type="button" :class="{ on: mode === 'change' }" :aria-pressed="mode === 'change'" @click="selection.mode = 'change'">{{ mode === 'change' && part ? `Instead of this ${part.kind === 'origin' ? 'setting' : part.kind === 'end' ? 'place' : part.kind}` : 'Change' }} <span class="key">C</span></button>
         <button v-if="spot" type="button" :class="{ on: mode === 'why' }" :aria-pressed="mode === 'why'" @click="selection.mode = 'why'">Why? <span class="key">W</span></button>
-        <span v-if="store.report && mode !== 'why'" class="quiet then cut">now {{ store.report.verdict.arrive }} of {{ store.report.verdict.wanted }}, then</span>
+        <button v-if="measured && !lane.beside" type="button" :class="{ on: mode === 'margin' }" :aria-pressed="mode === 'margin'" @click="selection.mode = 'margin'">Reach <span class="key">G</span></button>
+        <span v-if="store.report && (mode === 'mend' || mode === 'change')" class="quiet then cut">now {{ store.report.verdict.arrive }} of {{ store.report.verdict.wanted }}, then</span>
         <button type="button" class="btn plain close" aria-label="Close" @click="emit('close')">Esc</button>
       </div>
       <WhyList v-if="mode === 'why' && spot" :spot="spot" />
+      <LazyMarginChart v-else-if="mode === 'margin' && measured?.is === 'cable'" :key="measured.link" :hop="measured" />
       <ul v-else ref="list" class="offers" role="listbox" tabindex="0" :aria-label="mode === 'mend' ? 'Remedies' : 'Choices'" :aria-activedescendant="offers?.length ? `offer-${at}` : undefined" @keydown="keys">
         <li v-if="!offers" class="quiet" role="option" aria-selected="false">Trying what fits …</li>
         <li v-else-if="offers.length === 0" class="quiet" role="option" aria-selected="false">{{ mode === 'mend' ? 'No single change from the catalogue mends this. Change a hop instead.' : 'Nothing else fits here.' }}</li>
@@ -179,7 +190,7 @@ function extras({ effect }: Remedy | Choice): string {
 .sentences p { margin: 0 0 4px; }
 .dim { color: var(--quiet); }
 .severity { margin-right: 6px; color: var(--chosen); }
-.hands { display: flex; gap: 4px; margin-left: 0; }
+.hands { display: flex; gap: 0 2px; margin-left: -6px; flex-wrap: wrap; }
 .hands .btn { min-height: 28px; }
 .right { display: flex; flex-direction: column; min-width: 0; min-height: 0; border-left: 1px solid var(--line); }
 .tabs { display: flex; gap: 16px; align-items: center; padding: 0 8px 0 16px; height: 34px; flex: none; border-bottom: 1px solid var(--line); }

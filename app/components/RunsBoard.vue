@@ -7,16 +7,18 @@ import { layOut, type PlacedLane, type PlacedSpine } from '~/board/layout'
 import { partsOf, type LanePart } from '~/board/parts'
 import { useBoardStore } from '~/stores/board'
 import { useUnits } from '~/stores/look'
+import { usePlanStore } from '~/stores/plan'
 
 const props = defineProps<{ board: Board }>()
-const emit = defineEmits<{ act: [what: string], free: [device: string, port: string], stage: [device: string] }>()
+const emit = defineEmits<{ act: [what: string], free: [device: string, port: string], stage: [device: string], unfold: [stage: string], drop: [link: string, device: string, port: string] }>()
 
 const selection = useBoardStore()
+const store = usePlanStore()
 const units = useUnits()
 const frame = ref<HTMLElement>()
 // Begins with the window's width, so that the first paint is the right one.
 const { width } = useElementSize(frame, { width: window.innerWidth, height: 0 })
-const layout = computed(() => layOut(props.board, Math.max(640, Math.floor(width.value)), selection.open ? selection.lane : undefined))
+const layout = computed(() => layOut(props.board, Math.max(640, Math.floor(width.value)), selection.open ? selection.lane : undefined, selection.mode === 'margin'))
 const rows = computed(() => layout.value.lanes.map(placed => ({ placed, parts: partsOf(placed) })))
 
 const fresh = ref<ReadonlySet<string>>(new Set())
@@ -80,7 +82,7 @@ function step(rowsDown: number, partsRight: number): void {
 
 /** The next lane with a finding after the chosen one, the gravest kind first round. */
 function nextDark(): boolean {
-  const dark = rows.value.filter(({ placed }) => placed.lane.findings.length > 0)
+  const dark = rows.value.filter(({ placed }) => placed.lane.worst !== undefined)
   if (dark.length === 0) return false
   const order = rows.value.map(({ placed }) => placed.lane.id)
   const from = selection.lane ? order.indexOf(selection.lane) : -1
@@ -93,10 +95,38 @@ function nextDark(): boolean {
 
 onMounted(() => requestAnimationFrame(() => performance.mark('interlumen:board')))
 
+/** The names of what stands at the far end of quiet lanes that are told together. */
+const ribbons = computed(() => layout.value.spines.flatMap(({ stage, inputs, outputs }) => {
+  const { columns } = layout.value
+  return [
+    ...inputs.filter(({ folded }) => folded.length).map(({ port, y, folded }) => ({ key: `${stage.id}/${port.port}`, stage: stage.id, y, names: folded, left: columns.pad - 6, width: columns.sourceW - 4 })),
+    ...outputs.filter(({ folded }) => folded.length).map(({ port, y, folded }) => ({ key: `${stage.id}/${port.port}`, stage: stage.id, y, names: folded, left: columns.outX + 6, width: columns.sinkW })),
+  ]
+}))
+
+/** The last link of the run that is dragged to another input. */
+const dragged = ref<string>()
+const over = ref<string>()
+function drag(event: DragEvent, lane: string): void {
+  dragged.value = lane
+  event.dataTransfer?.setData('text/plain', lane)
+  if (event.dataTransfer) event.dataTransfer.effectAllowed = 'move'
+}
+function drop(device: string, port: string): void {
+  if (dragged.value) emit('drop', dragged.value, device, port)
+  dragged.value = undefined
+  over.value = undefined
+}
+
 defineExpose({ step, nextDark, focusPart, current, currentPart, rows })
 
 function cableLabel({ title, lengthM }: Pick<CableHop, 'title' | 'lengthM'>): string {
   return lengthM === undefined ? `${title}, not measured` : `${title} ${lengthText(lengthM, units.value)}`
+}
+
+/** For whom a free input is kept. */
+function reservedFor(device: string, port: string): string | undefined {
+  return store.plan?.devices[device]?.ports?.[port]?.reserved
 }
 
 const LETTER = 7.4
@@ -131,7 +161,7 @@ function besideWidth({ outputs }: PlacedSpine, y: number): number {
 function keysDown(event: KeyboardEvent): void {
   const moves: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }
   const move = moves[event.key]
-  if (!move || event.ctrlKey || event.metaKey || event.altKey) return
+  if (!move || event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return
   event.preventDefault()
   step(...move)
 }
@@ -155,12 +185,17 @@ function keysDown(event: KeyboardEvent): void {
         >
           <template v-for="input in spine.inputs" :key="input.port.port">
             <button
-              v-if="input.port.lanes.length === 0" class="port free" type="button" :style="{ top: `${input.y - spine.top - 16}px` }"
+              v-if="input.folded.length" class="port free folded" type="button" :style="{ top: `${input.y - spine.top - 16}px`, right: `${besideWidth(spine, input.y)}px` }"
+              :aria-label="`${spine.stage.name} inputs ${input.span}: ${input.folded.length} lit lanes, show them`" @click="emit('unfold', spine.stage.id)"
+            ><span class="figures">{{ input.span }}</span></button>
+            <button
+              v-else-if="input.port.lanes.length === 0" class="port free" type="button" :class="{ target: over === `${spine.stage.id}/${input.port.port}` }" :style="{ top: `${input.y - spine.top - 16}px` }"
               :aria-label="`${spine.stage.name} input ${input.span}, free: connect something`" @click="emit('free', spine.stage.id, input.port.port)"
+              @dragover.prevent="over = `${spine.stage.id}/${input.port.port}`" @dragleave="over = undefined" @drop.prevent="drop(spine.stage.id, input.port.port)"
             >
-              <span class="number">{{ input.span }}</span><span class="small">free</span>
+              <span class="number">{{ input.span }}</span><span class="small cut">{{ reservedFor(spine.stage.id, input.port.port) ?? 'free' }}</span>
             </button>
-            <span v-else class="port" :class="{ unlit: !input.port.lit }" :style="{ top: `${input.y - spine.top - 16}px`, right: `${besideWidth(spine, input.y)}px` }">
+            <span v-else class="port" :class="{ unlit: !input.port.lit, target: dragged && over === `${spine.stage.id}/${input.port.port}` }" :style="{ top: `${input.y - spine.top - 16}px`, right: `${besideWidth(spine, input.y)}px` }">
               <span class="number">{{ input.span }}</span><span class="small cut">{{ input.port.label }}</span>
             </span>
           </template>
@@ -173,9 +208,13 @@ function keysDown(event: KeyboardEvent): void {
           <b class="cut">{{ spine.stage.name }}</b><span class="figures quiet cut">{{ spine.stage.standard }}</span>
         </button>
 
+        <button
+          v-for="ribbon in ribbons" :key="ribbon.key" type="button" class="end-name ribbon" :style="{ left: `${ribbon.left}px`, width: `${ribbon.width}px`, top: `${ribbon.y - layout.rowH + 18}px`, height: `${layout.rowH}px` }"
+          :title="ribbon.names.join(', ')" @click="emit('unfold', ribbon.stage)"
+        ><span class="strong cut">{{ ribbon.names.length }} lit</span><span class="small quiet cut">{{ ribbon.names.join('; ') }}</span></button>
         <ul class="lanes" aria-label="Runs">
           <li v-for="{ placed, parts } in rows" :key="placed.lane.id" :class="{ chosen: placed.lane.id === selection.lane, compact: layout.rowH < 40 }">
-            <span class="unseen">{{ placed.lane.words }}</span>
+            <span class="unseen">{{ placed.lane.words }}{{ placed.lane.pinned ? ', pinned' : '' }}</span>
             <i v-if="placed.lane.id === selection.lane" class="marker" :style="{ top: `${placed.top + 2}px`, height: `${placed.height - 4}px`, left: placed.side === 'out' ? `${layout.columns.width - 6}px` : '2px' }" />
             <template v-for="part in parts" :key="part.key">
               <button
@@ -203,13 +242,15 @@ function keysDown(event: KeyboardEvent): void {
                 :style="{ left: `${part.x0 + 5}px`, width: `${part.x1 - part.x0 - 10}px`, top: `${placed.top}px`, height: `${placed.height}px` }" :aria-label="part.words" :title="cableLabel(part.hop)" @click="press(placed, part)"
               >
                 <span class="small texts">
-                  <span class="quiet cut">{{ fittingLabel(part.hop, placed, part) }}</span>
+                  <span class="quiet cut">{{ part.hop.pinned ? '\u2022 ' : '' }}{{ fittingLabel(part.hop, placed, part) }}</span>
                   <span v-if="part.hop.reason" class="strong reason" :style="{ right: `${Math.min(0, part.x1 - placed.x0 - reasonLabel(part.hop).length * 6.9)}px` }">{{ reasonLabel(part.hop) }}</span>
                 </span>
               </button>
               <button
                 v-else :id="partId(placed.lane.id, part.key)" type="button" class="socket" :tabindex="isChosen(placed, part) ? 0 : -1"
                 :style="part.kind === 'origin' ? { left: `${part.x1 - 34}px`, width: '34px', top: `${placed.y - 16}px` } : { left: `${part.x0 + 1}px`, width: `${layout.columns.spineW - 36}px`, top: `${placed.y - 16}px` }" :aria-label="part.words" @click="press(placed, part)"
+                :draggable="part.kind === 'end' && placed.lane.to?.role === 'stage' && !placed.lane.beside" @dragstart="drag($event, placed.lane.id)" @dragend="dragged = undefined; over = undefined"
+                @dragover.prevent="over = placed.lane.to ? `${placed.lane.to.device}/${placed.lane.to.port}` : undefined" @drop.prevent="placed.lane.to && drop(placed.lane.to.device, placed.lane.to.port)"
               />
             </template>
             <span v-if="placed.lane.worst && placed.lane.worst !== 'N' && placed.lane.hops.length === 0" class="small strong ghost" :style="{ left: `${placed.x0 + 12}px`, top: `${placed.top + 4}px` }">{{ placed.lane.from ? 'not connected' : placed.lane.id.startsWith('ghost:') ? 'missing' : 'no cable reaches it' }}</span>
@@ -237,6 +278,9 @@ function keysDown(event: KeyboardEvent): void {
 .port { position: absolute; left: 0; right: 4px; height: 32px; display: flex; align-items: center; gap: 8px; padding-left: 10px; pointer-events: none; }
 .port.free { pointer-events: auto; color: var(--dark); border-radius: 4px; }
 .port.free:hover { color: var(--chosen); }
+.port.folded { color: var(--text); white-space: nowrap; }
+.target { outline: 2px solid var(--chosen); outline-offset: -2px; border-radius: 4px; }
+.socket[draggable="true"] { cursor: grab; }
 .number { font: 650 20px/1 var(--words); min-width: 12px; }
 .port.free .number { font-size: 15px; font-weight: 400; }
 .unlit { color: var(--dark); }

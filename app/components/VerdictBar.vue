@@ -17,7 +17,8 @@ const tightest = computed(() => {
   }
   return best
 })
-const open = computed(() => (store.report?.findings.length ?? 0) > 0)
+const open = computed(() => (store.report?.findings ?? []).some(({ accepted }) => accepted === undefined))
+const accepted = computed(() => (store.report?.findings ?? []).filter(finding => finding.accepted !== undefined).length)
 </script>
 
 <template>
@@ -32,6 +33,7 @@ const open = computed(() => (store.report?.findings.length ?? 0) > 0)
       <b>{{ count }} {{ words }}</b>
     </button>
     <span v-if="verdict.wanted > 0 && counts.length === 0" class="quiet">nothing dark, nothing at risk</span>
+    <span v-if="accepted" class="quiet">{{ accepted }} accepted</span>
     <span class="facts quiet">
       <span v-if="tightest && tightest.used > 0">tightest cable {{ figure((1 - tightest.used) * 100, 0) }}&nbsp;% left, {{ tightest.name }}</span>
       <span v-if="store.report && store.report.minor > 0">{{ moneyText(Math.round(store.report.minor / 100) * 100, store.plan?.brief.currency ?? CATALOGUE_CURRENCY) }}, {{ figure(store.report.watts, 0) }}&nbsp;W</span>

@@ -2,7 +2,7 @@
 export const STEPS = [
   { title: 'Brief', screens: [{ id: 'brief', title: 'Brief' }] },
   { title: 'Wire', screens: [{ id: 'kit', title: 'Kit' }, { id: 'runs', title: 'Runs' }, { id: 'standard', title: 'Standard' }] },
-  { title: 'Prove', screens: [{ id: 'whatif', title: 'What if' }] },
+  { title: 'Prove', screens: [{ id: 'whatif', title: 'What if' }, { id: 'inside', title: 'Inside' }] },
   { title: 'Show day', screens: [{ id: 'papers', title: 'Papers' }] },
 ] as const
 

@@ -1,12 +1,12 @@
 import { expose } from 'comlink'
 import { boardOf } from '#core/board'
 import { planMinor, planWatts } from '#core/budget'
-import { additionEdits, check, choicesFor, effectOf, remediesOf, type Checked } from '#core/check'
+import { additionEdits, check, choicesFor, copyRun, copyTargets, effectOf, entryEdits, readEntry, remediesOf, type Checked } from '#core/check'
 import { paperHead, papersOf } from '#core/paper'
 import { applyEdits, type Plan } from '#core/plan'
 import { ladder } from '#core/solve'
 import { seeded } from '#core/ways'
-import { lossesOf, whatIf, why, type LossEffect } from '#core/whatif'
+import { inside, lossesOf, whatIf, why, type LossEffect } from '#core/whatif'
 import type { Checker, Report } from './protocol'
 
 let held: { name: string, version: number, plan: Plan, checked: Checked } | undefined
@@ -60,6 +60,24 @@ const checker: Checker = {
   why(version, spot, symptom, units) {
     const checked = current(version)
     return checked ? why(checked, spot, symptom, units) : 'stale'
+  },
+  inside(version) {
+    const checked = current(version)
+    return checked ? inside(checked.traced) : 'stale'
+  },
+  entry(version, line, seed) {
+    const checked = current(version)
+    if (!checked) return 'stale'
+    const { plan } = checked.traced
+    const reading = readEntry(plan, line)
+    const edits = reading.ok ? entryEdits(plan, reading.value, seeded(seed)) : []
+    return { reading, edits, effect: edits.length ? effectOf(checked, edits) : undefined }
+  },
+  copy(version, run, sources) {
+    const checked = current(version)
+    if (!checked) return 'stale'
+    const proposal = sources.length ? copyRun(checked.traced, run, sources) : undefined
+    return { targets: copyTargets(checked.traced, run).map(({ id, device }) => ({ id, name: device.name })), proposal, effect: proposal && effectOf(checked, proposal.edits) }
   },
   papers(version, units) {
     const checked = current(version)

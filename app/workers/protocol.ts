@@ -1,9 +1,9 @@
 import type { Board } from '#core/board'
-import type { Addition, Choice, Effect, Finding, Part, Remedy, Units, Verdict } from '#core/check'
+import type { Addition, Choice, Effect, EntryReading, Finding, Part, Proposal, Remedy, Units, Verdict } from '#core/check'
 import type { Paper } from '#core/paper'
 import type { Edit, Plan } from '#core/plan'
 import type { Rung } from '#core/solve'
-import type { Cause, LossEffect, Spot, Symptom } from '#core/whatif'
+import type { Cause, Inside, LossEffect, Spot, Symptom } from '#core/whatif'
 
 /** What the page shows of a checked plan. */
 export interface Report {
@@ -20,6 +20,20 @@ export interface Report {
   readonly ms: number
 }
 
+/** A line as it was read, and what it would do. */
+export interface EntryAnswer {
+  readonly reading: EntryReading
+  readonly edits: readonly Edit[]
+  readonly effect: Effect | undefined
+}
+
+/** For whom a run could be laid again, and what that would do for those that are chosen. */
+export interface CopyAnswer {
+  readonly targets: readonly { readonly id: string, readonly name: string }[]
+  readonly proposal: Proposal | undefined
+  readonly effect: Effect | undefined
+}
+
 /** The worker that holds the plan. `gap` asks for the whole plan, because edits are missing in between. */
 export interface Checker {
   open(name: string, version: number, plan: Plan): Report
@@ -30,6 +44,9 @@ export interface Checker {
   /** What each single failure would darken; `stale` as soon as the plan changes meanwhile. */
   losses(version: number): Promise<readonly LossEffect[] | 'stale'>
   why(version: number, spot: Spot, symptom: Symptom, units: Units): readonly Cause[] | 'stale'
+  inside(version: number): Inside | 'stale'
+  entry(version: number, line: string, seed: string): EntryAnswer | 'stale'
+  copy(version: number, run: string, sources: readonly string[]): CopyAnswer | 'stale'
   papers(version: number, units: Units): { readonly head: readonly string[], readonly papers: readonly Paper[] } | 'stale'
   addition(version: number, addition: Addition, seed: string): { readonly edits: readonly Edit[], readonly effect: Effect | undefined } | 'stale'
 }

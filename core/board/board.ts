@@ -3,7 +3,7 @@ import { carriesPicture, isBeside, portsOf } from '#core/catalog'
 import { gathers, isStage, lengthOf, outputFormat, pathFrom, type Beside, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
 import { type Checked, type Finding, type Severity, SEVERITIES } from '#core/check'
 import { own } from '#core/plan'
-import { formatLabel, framesPerSecond, raster, type VideoFormat } from '#core/signal'
+import { formatLabel, framesPerSecond, raster, type SdiClass, type VideoFormat } from '#core/signal'
 import { reasonOf, type Reason } from './reason'
 
 /** What the light of a format looks like: its raster's height, and how its frames follow each other. */
@@ -30,6 +30,7 @@ export interface CableHop {
   readonly lossDb: number | undefined
   readonly budgetDb: number | undefined
   readonly bitsPerS: number | undefined
+  readonly sdiClass: SdiClass | undefined
   /** Share of reach used; absent while the length is unknown or nothing is carried. */
   readonly used: number | undefined
   /** The picture that enters; absent in the dark. */
@@ -38,6 +39,8 @@ export interface CableHop {
   /** Light that may break on the day. */
   readonly risky: boolean
   readonly reason: Reason | undefined
+  /** Nothing but a hand changes it. */
+  readonly pinned: boolean
   /** Carries no picture, but this. */
   readonly beside: Beside | undefined
   /** Typical delay since the run began, ms, as the picture leaves the cable. */
@@ -92,6 +95,8 @@ export interface Lane {
   /** What is carried or wanted at the sink. */
   readonly feed: string | undefined
   readonly findings: readonly string[]
+  /** A link of it is pinned. */
+  readonly pinned: boolean
   readonly worst: Severity | undefined
   /** The whole lane in words, for those who cannot see it. */
   readonly words: string
@@ -105,6 +110,8 @@ export interface StageInput {
   readonly lit: boolean
   readonly strict: boolean
   readonly carries: string
+  /** Lanes that lead here and are not shown one by one, by the names of their sources. */
+  readonly folded?: readonly string[]
   /** A plug for this alone. */
   readonly beside?: Beside
 }
@@ -115,6 +122,8 @@ export interface StageOutput {
   readonly feed: string | undefined
   readonly lanes: readonly string[]
   readonly carries: string
+  /** Lanes that lead from here and are not shown one by one, by the names of their sinks. */
+  readonly folded?: readonly string[]
 }
 
 export interface Stage {
@@ -195,12 +204,13 @@ export function boardOf({ traced, findings }: Checked): Board {
   return { lanes, stages: [...chain.nodes.values()].filter(gathers).map(node => stageOf(node, lanes)) }
 }
 
-function lane(id: string, parts: Omit<Lane, 'id' | 'findings' | 'worst' | 'words'>, found: readonly Finding[]): Lane {
+function lane(id: string, parts: Omit<Lane, 'id' | 'findings' | 'worst' | 'words' | 'pinned'>, found: readonly Finding[]): Lane {
   const worst = SEVERITIES.find(severity => found.some(finding => finding.severity === severity && finding.accepted === undefined))
   const from = parts.from ? `${parts.from.name}${parts.from.format ? `, ${parts.from.format}` : ''}` : 'Nothing'
   const to = parts.to ? (parts.to.role === 'stage' ? `${parts.to.name} ${parts.to.socket}` : parts.to.name) : 'nowhere'
   const reason = parts.hops.flatMap(hop => (hop.is === 'cable' && hop.reason ? [hop.reason.words] : []))[0]
-  return { id, ...parts, findings: found.map(({ key }) => key), worst, words: `${from} to ${to}: ${parts.lit ? parts.beside ? `${parts.beside} is plugged in` : 'picture arrives' : `dark${reason ? `, ${reason}` : ''}`}` }
+  const pinned = parts.hops.some(hop => hop.is === 'cable' && hop.pinned)
+  return { id, ...parts, pinned, findings: found.map(({ key }) => key), worst, words: `${from} to ${to}: ${parts.lit ? parts.beside ? `${parts.beside} is plugged in` : 'picture arrives' : `dark${reason ? `, ${reason}` : ''}`}` }
 }
 
 const head = (title: string): string => title.split(',')[0]!
@@ -242,9 +252,9 @@ function cableHop({ plan }: Checked['traced'], at: WireTrace): CableHop {
     is: 'cable', link: id, title: lead.title, short: lead.short ?? lead.title,
     adapters: [link.adapters?.from, link.adapters?.to].flatMap(adapter => (adapter === undefined ? [] : [plan.leads[adapter]!.title])),
     routeM: link.routeM, lengthM, pieces, couplers: (link.couplers ?? 0) + Math.max(0, (pieces?.length ?? 1) - 1),
-    reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, used: figures?.used,
+    reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, sdiClass: figures?.sdiClass, used: figures?.used,
     light: signal && textureOf(signal.format), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
-    reason: reasonOf(at), beside: at.beside, delayMs: signal?.delay.typ,
+    reason: reasonOf(at), beside: at.beside, pinned: link.pinned === true, delayMs: signal?.delay.typ,
   }
 }
 

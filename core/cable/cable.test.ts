@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { attenuationPer100m, choosePieces, coaxLossDb, coaxReachM, cutLengthM, LEADS, lengthStep, pieceSumM, type CableModel } from '#core/cable'
+import { attenuationPer100m, choosePieces, reachAt, refit, usedShare, coaxLossDb, coaxReachM, cutLengthM, LEADS, lengthStep, pieceSumM, type CableModel } from '#core/cable'
 import { SDI_CLASSES } from '#core/signal'
 
 const lead = (id: string) => LEADS.get(id) as CableModel
@@ -26,6 +26,35 @@ describe('coax', () => {
       const reaches = SDI_CLASSES.map(name => coaxReachM(law(id), name, couplers, budget))
       for (let i = 1; i < reaches.length; i++) expect(reaches[i]).toBeLessThanOrEqual(reaches[i - 1]!)
     }))
+  })
+})
+
+describe('margin', () => {
+  // 75 m of RG-6 at 3G: 0.75 x 23.434 dB = 17.58 dB of 20, that is 88 %; 12 m of passive HDMI of the 15 m at 4.45 Gb/s: 80 %.
+  it('is what is left of the reach', () => {
+    expect(usedShare(lead('coax-rg6'), { bitsPerS: 2.97e9, sdiClass: '3G' }, 75)).toBeCloseTo(0.8788, 4)
+    expect(usedShare(lead('hdmi-passive'), { bitsPerS: 4.45e9 }, 12)).toBeCloseTo(0.8, 9)
+  })
+  it('is used up at the reach, at every class and with any cable', () => {
+    for (const id of coax) for (const sdiClass of SDI_CLASSES) {
+      const load = { bitsPerS: 1, sdiClass }
+      expect(usedShare(lead(id), load, reachAt(lead(id), load))).toBeCloseTo(1, 9)
+    }
+  })
+})
+
+describe('a data sheet', () => {
+  it('gives back the law that it was written by', () => {
+    // k1 0.6, k2 0.001: at 100 MHz 6.1, at 750 MHz 17.182, at 3000 MHz 35.863 dB per 100 m.
+    const found = refit([{ fMHz: 100, dbPer100M: 6.1 }, { fMHz: 750, dbPer100M: 17.1817 }, { fMHz: 3000, dbPer100M: 35.8634 }])!
+    expect(found.k1).toBeCloseTo(0.6, 4)
+    expect(found.k2).toBeCloseTo(0.001, 5)
+  })
+  it('never makes loss fall with frequency', () => expect(refit([{ fMHz: 100, dbPer100M: 8 }, { fMHz: 3000, dbPer100M: 30 }])!.k2).toBe(0))
+  it('needs two frequencies and losses above 0', () => {
+    expect(refit([{ fMHz: 100, dbPer100M: 6 }])).toBeUndefined()
+    expect(refit([{ fMHz: 100, dbPer100M: 6 }, { fMHz: 100, dbPer100M: 7 }])).toBeUndefined()
+    expect(refit([{ fMHz: 100, dbPer100M: 6 }, { fMHz: 750, dbPer100M: 0 }])).toBeUndefined()
   })
 })
 

@@ -1,2 +1,3 @@
 export * from './model'
 export * from './models'
+export * from './table'

@@ -14,7 +14,7 @@ const demo = (name: string): Plan => {
 const grave = ({ findings }: ReturnType<typeof check>) => findings.filter(({ severity }) => severity !== 'N').map(({ id }) => id)
 
 describe('clean plans', () => {
-  it.each(Object.entries({ ...CLEAN, 'Kiln Night': demo('kiln-night'), 'Harbour Robotics Cup': demo('harbour-robotics-cup') }))('%s raises nothing', (_, clean) => {
+  it.each(Object.entries({ ...CLEAN, 'Kiln Night': demo('kiln-night'), 'Harbour Robotics Cup': demo('harbour-robotics-cup'), 'Three-hall Science Fair': demo('three-hall-science-fair') }))('%s raises nothing', (_, clean) => {
     const checked = check(clean)
     expect(checked.findings.filter(({ severity }) => severity !== 'N').map(finding => say(finding))).toEqual([])
     expect(checked.verdict.arrive).toBe(checked.verdict.wanted)

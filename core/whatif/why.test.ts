@@ -68,8 +68,8 @@ describe('why something is seen', () => {
   it('has a test for every cause of every symptom, at every end of every plan, each said once', () => {
     for (const written of [...Object.values(CLEAN), ...FAULTY.map(({ plan: faulty }) => faulty)]) {
       const judged = check(written)
-      for (const { end, sound } of judged.traced.runs) {
-        if (!end || sound) continue
+      for (const { end, beside } of judged.traced.runs) {
+        if (!end || beside) continue
         for (const symptom of Object.keys(SYMPTOMS) as Symptom[]) {
           const causes = why(judged, end, symptom)
           for (const cause of causes) {

@@ -11,7 +11,7 @@ export const BESIDE: Record<string, Model> = {
     paths: [{ from: [1, 2, 3, 4, 5, 6, 7, 8].map(n => `in-${n}`), to: ['main', 'second'], format: 'same', delay: ms(0, 1, 2) }],
   },
   'desk-house': { title: 'Sound desk of the house, line feed', role: 'sound', kind: 'desk', ports: { feed: sound('out', 'Line feed', 'xlr', 2) }, paths: [], watts: 0, supply: 'none', minor: 0 },
-  'microphone-condenser': { title: 'Condenser microphone on a stand, XLR', role: 'sound', kind: 'microphone', ports: { out: sound('out', 'Out', 'xlr', 1) }, paths: [], watts: 0, supply: 'none', minor: 24000 },
+  'microphone-radio-two': { title: 'Two radio microphones on one receiver, 3.5 mm, one a side', role: 'sound', kind: 'microphone', ports: { out: sound('out', 'Receiver out', 'mini-jack', 2) }, paths: [], watts: 1, supply: 'battery', minor: 42000 },
   'player-music': { title: 'Music player, 3.5 mm', role: 'sound', kind: 'player', ports: { out: sound('out', 'Out', 'mini-jack', 2) }, paths: [], watts: 2, supply: 'usb', minor: 9000 },
   'desk-16': {
     title: 'Sound desk, 16 microphone inputs, four mixes', role: 'sound', kind: 'desk', watts: 55, supply: 'mains', minor: 128000,

@@ -57,6 +57,7 @@ const rasters = [{ title: 'any raster', value: '' }, ...RASTER_IDS.filter(id => 
 const rates = [{ title: 'any rate', value: '' }, ...RATE_TEXTS.filter(text => rate(text).nominal <= 60).map(text => ({ title: `${rate(text).label} frames/s`, value: text }))]
 const heard = [{ title: 'picture alone', value: '' }, { title: 'with sound', value: 'yes' }]
 const shots = [NONE, ...SHOTS.map(value => ({ title: value === 'safe' ? 'the wide safe shot' : value, value }))]
+const lasting = [{ title: 'may be dark for a while', value: '' }, { title: 'must go on', value: 'yes' }]
 const people = [{ title: 'unmanned', value: '' }, { title: 'manned', value: 'yes' }]
 const schools = [{ title: 'cautious', value: 'cautious' }, { title: 'usual', value: 'usual' }]
 const windows = [{ title: 'EBU R 37 (sound 40 ms early to 60 ms late)', value: 'r37' }, { title: 'ITU-R BT.1359-1 (90 ms early to 185 ms late)', value: 'bt1359' }]
@@ -90,11 +91,11 @@ const drop = (id: string, sink: string) => store.commit(`No longer ask anything 
 /** What each paragraph feeds, with what is found there now. */
 interface Feeds { readonly ids: readonly string[], readonly words: string }
 const NOTES = {
-  when: { ids: [], words: 'heads every paper' },
+  when: { ids: ['E01'], words: 'what ends by itself before the show does; heads every paper' },
   mains: { ids: ['F14'], words: 'lamps against frame rate and shutter' },
   seen: { ids: ['O01', 'O02', 'C11', 'C12', 'F13', 'F15', 'A01'], words: 'feeds, outputs, raster, rate and sound' },
   shots: { ids: ['R04', 'R06', 'F14'], words: 'safe shot, crew, shutter' },
-  spare: { ids: ['C09', 'C10', 'R06'], words: 'inputs and crew' },
+  spare: { ids: ['C09', 'C10', 'R06', 'R01'], words: 'inputs, crew, a second way' },
   rules: { ids: ['L01', 'A08', 'F01', 'F16'], words: 'cable lengths, sync, the ladder of standards' },
   paper: { ids: ['C15'], words: 'kit, prices and papers' },
 } satisfies Record<string, Feeds>
@@ -169,6 +170,7 @@ function added(): void {
         <p>
           <FillIn label="Spare inputs" :value="brief.spareInputs === undefined ? undefined : String(brief.spareInputs)" blank="Any number of" type="number" :schema="count(99)" @done="value => say('spareInputs', value === '' ? undefined : Number(value), 'Say how many inputs stay free')" /> inputs stay free for late guests.
           <FillIn label="Crew at cameras" :value="brief.crew === undefined ? undefined : String(brief.crew)" blank="Some" type="number" :schema="count(999)" @done="value => say('crew', value === '' ? undefined : Number(value), 'Say how many people stand at cameras')" /> people can stand at cameras.
+          When something fails, the program <FillIn label="Second way" :value="brief.secondWay ? 'must go on: everything it needs has a second way or a spare' : undefined" :raw="brief.secondWay ? 'yes' : ''" blank="may be dark for a while" :options="lasting" @done="value => say('secondWay', value ? true : undefined, 'Say whether the program may be dark')" />.
         </p>
         <BriefNote v-bind="NOTES.spare" :found="found(NOTES.spare.ids)" @go="toFinding" />
       </section>

@@ -2,7 +2,8 @@
 import { computed, nextTick, ref } from 'vue'
 import { number, string } from 'yup'
 import { kitLines, kitMinor, type KitLine } from '#core/budget'
-import { CATALOGUE_CURRENCY, isCamera, makesOf, portsOf, type Model, type Role } from '#core/catalog'
+import { placesOf } from '#core/whatif'
+import { carriesPicture, CATALOGUE_CURRENCY, isCamera, makesOf, portsOf, type Model, type Role } from '#core/catalog'
 import { lengthText, moneyText, removalEdits } from '#core/check'
 import { completePlan, freshId, slug, type Device, type Edit, type KitItem } from '#core/plan'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
@@ -16,7 +17,7 @@ const store = usePlanStore()
 const notices = useNotices()
 const selection = useBoardStore()
 const units = useUnits()
-const view = ref<'devices' | 'counts'>('devices')
+const view = ref<'devices' | 'counts' | 'models'>('devices')
 const chosen = ref<string>()
 const adding = ref(false)
 const filter = ref('')
@@ -80,6 +81,8 @@ async function setMode(mode: string): Promise<void> {
 const outputs = computed(() => (model.value ? portsOf(model.value, 'out') : []))
 const inputs = computed(() => (model.value ? portsOf(model.value, 'in') : []))
 const labelSchema = string().max(24, 'at most 24 characters')
+const placeSchema = string().max(120, 'at most 120 characters')
+const LIMIT_WORDS = { 'power-off': 'switches itself off', 'sleep': 'goes to sleep', 'recording': 'stops recording' } as const
 const noteSchema = string().max(400, 'at most 400 characters')
 const nameSchema = string().required('a name').max(120, 'at most 120 characters')
 const delaySchema = number().typeError('milliseconds').min(0, 'not below 0').max(2000, 'at most 2000 ms')
@@ -162,7 +165,7 @@ function added(id: string): void {
 const empty = computed(() => Object.keys(plan.value.devices).length === 0)
 const keys = computed<readonly (readonly [string, string])[]>(() => (view.value === 'devices'
   ? [['\u2191\u2193', 'choose'], ['Enter', 'settings'], ['Del', 'remove'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]
-  : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
+  : view.value === 'models' ? [['Tab', 'next model'], ['Enter', 'choose'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']] : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
 </script>
 
 <template>
@@ -170,7 +173,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
     <div v-if="store.plan" class="kit">
       <div class="bar">
         <div class="tabs" role="tablist" aria-label="View">
-          <button v-for="one in (['devices', 'counts'] as const)" :key="one" type="button" role="tab" :aria-selected="view === one" :class="{ on: view === one }" @click="view = one">{{ one === 'devices' ? 'Devices' : 'Counts' }}</button>
+          <button v-for="one in (['devices', 'counts', 'models'] as const)" :key="one" type="button" role="tab" :aria-selected="view === one" :class="{ on: view === one }" @click="view = one">{{ one === 'devices' ? 'Devices' : one === 'counts' ? 'Counts' : 'Models' }}</button>
         </div>
         <input v-model="filter" class="pick" type="search" placeholder="Filter" aria-label="Filter">
         <span class="quiet small sums">{{ money(sums.hire) }} hire, {{ money(sums.buy) }} to buy<template v-if="sums.missing">, {{ money(sums.missing) }} for what is missing</template></span>
@@ -180,7 +183,8 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
         </template>
         <button type="button" class="btn small" @click="adding = true">Add a device</button>
       </div>
-      <div v-if="empty" class="screen"><h2>No kit yet</h2><p>Devices come in on Runs or here; cables are counted as they are laid.</p><button class="btn primary" type="button" @click="adding = true">Add a device</button></div>
+      <ModelsView v-if="view === 'models'" :filter="filter" />
+      <div v-else-if="empty" class="screen"><h2>No kit yet</h2><p>Devices come in on Runs or here; cables are counted as they are laid.</p><button class="btn primary" type="button" @click="adding = true">Add a device</button></div>
       <div v-else-if="view === 'devices'" class="two">
         <div ref="list" class="list" role="listbox" tabindex="0" aria-label="Devices" :aria-activedescendant="chosen ? `device-${chosen}` : undefined" @keydown="listKeys">
           <template v-for="group in groups" :key="group.role">
@@ -210,23 +214,32 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
                 <select v-if="formatsOf(id).length" class="pick" :aria-label="`Format of ${port.title}`" :value="formatNow(id)" @change="event => set(['ports', id, 'format'], parseFormatLabel((event.target as HTMLSelectElement).value), `${device!.name} to ${(event.target as HTMLSelectElement).value}`)"><option v-for="label in formatsOf(id)" :key="label">{{ label }}</option><option v-if="!formatsOf(id).includes(formatNow(id))" disabled>{{ formatNow(id) }}</option></select>
                 <select v-if="port.feeds && port.feeds.length > 1" class="pick" :aria-label="`${port.title} carries`" :value="device.ports?.[id]?.feed ?? port.feeds[0]" @change="event => set(['ports', id, 'feed'], (event.target as HTMLSelectElement).value, `${device!.name} ${port.title} carries ${(event.target as HTMLSelectElement).value}`)"><option v-for="feed in port.feeds" :key="feed">{{ feed }}</option></select>
                 <span v-else-if="port.feeds" class="figures">{{ port.feeds[0] }}</span>
-                <span v-if="!formatsOf(id).length && !port.feeds" class="quiet small">{{ port.carries === 'sound' ? 'sound' : 'passes what comes' }}</span>
+                <PortTraits :id="id" :port="port" :device="device" :model="model" @set="(field, value, words) => set(['ports', id, field], value, words)">
+                  <span v-if="!formatsOf(id).length && !port.feeds" class="quiet small">{{ port.carries === 'sound' || port.carries === 'control' ? port.carries : 'passes what comes' }}</span>
+                </PortTraits>
               </dd>
             </template>
             <template v-for="[id, port] in inputs" :key="id">
               <dt>{{ port.title }}<span v-if="!used.get(chosen)?.has(id)" class="small quiet free">free</span></dt>
               <dd>
                 <template v-if="model.role === 'stage'">
-                  <input v-if="port.carries !== 'sound'" class="pick label" :value="device.ports?.[id]?.label ?? ''" placeholder="label" :aria-label="`Label of ${port.title}`" @change="event => typed(event, labelSchema, value => set(['ports', id, 'label'], value, `Label ${value}`), device!.ports?.[id]?.label ?? '')">
+                  <input v-if="carriesPicture(port)" class="pick label" :value="device.ports?.[id]?.label ?? ''" placeholder="label" :aria-label="`Label of ${port.title}`" @change="event => typed(event, labelSchema, value => set(['ports', id, 'label'], value, `Label ${value}`), device!.ports?.[id]?.label ?? '')">
                   <select v-if="port.sound" class="pick" :aria-label="`Sound of ${port.title}`" :value="device.ports?.[id]?.sound ?? (port.carries === 'sound' ? 'fixed' : 'shut')" @change="event => set(['ports', id, 'sound'], (event.target as HTMLSelectElement).value, `Sound of ${port.title}`)"><option value="shut">sound shut</option><option value="fixed">sound open</option><option value="follows">sound follows the picture</option></select>
                   <span v-if="port.sound && port.carries === 'sound'" class="held"><input class="pick ms" inputmode="numeric" :value="device.ports?.[id]?.soundDelayMs ?? 0" :aria-label="`Delay of ${port.title}, milliseconds`" @change="event => typed(event, delaySchema, value => set(['ports', id, 'soundDelayMs'], Number(value) || undefined, `Hold ${port.title} back`), String(device!.ports?.[id]?.soundDelayMs ?? 0))"> ms</span>
                 </template>
-                <span v-else class="quiet small">{{ port.takes === 'standard' ? 'the standard alone' : Array.isArray(port.takes) ? `${listFormats(port.takes).length} formats` : 'what its class carries' }}</span>
+                <PortTraits :id="id" :port="port" :device="device" :model="model" @set="(field, value, words) => set(['ports', id, field], value, words)" />
+                <span v-if="model.role !== 'stage'" class="quiet small">{{ port.carries === 'control' ? 'control' : port.takes === 'standard' ? 'the standard alone' : Array.isArray(port.takes) ? `${listFormats(port.takes).length} formats` : 'what its class carries' }}</span>
               </dd>
             </template>
             <template v-if="isCamera(model)">
               <dt>Shutter</dt><dd class="quiet small">{{ device.shutter ? `1/${device.shutter} s` : 'its own' }}, {{ device.shot ?? 'no shot said' }}, {{ device.manned ? 'manned' : 'unmanned' }}: on Brief</dd>
             </template>
+            <template v-if="model.limits?.length">
+              <dt>By itself</dt>
+              <dd><span class="small">{{ model.limits.map(({ what, minutes }) => `${LIMIT_WORDS[what]} after ${minutes} min`).join(', ') }}</span><label v-if="model.limits.some(({ settable }) => settable)" class="small check"><input type="checkbox" :checked="device.limitsOff === true" @change="set(['limitsOff'], (event => (event.target as HTMLInputElement).checked || undefined)($event), `What ends ${device!.name} by itself`)"> switched off</label></dd>
+            </template>
+            <dt>Place</dt>
+            <dd><input class="pick" list="places" :value="device.place ?? ''" placeholder="where it stands" aria-label="Place" @change="event => typed(event, placeSchema, value => set(['place'], value, `Place of ${device!.name}`), device!.place ?? '')"><datalist id="places"><option v-for="place in placesOf(plan)" :key="place" :value="place" /></datalist></dd>
             <dt>Note</dt>
             <dd><textarea class="pick note" rows="2" :value="device.note ?? ''" aria-label="Note" @change="event => typed(event, noteSchema, value => set(['note'], value, `Note on ${device!.name}`), device!.note ?? '')" /></dd>
           </dl>
@@ -283,6 +296,7 @@ dt { line-height: 1.25; }
 .free { margin-left: 6px; }
 dd { margin: 0; display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .label { width: 12ch; }
+.check { display: flex; gap: 6px; align-items: center; }
 .ms { width: 7ch; text-align: right; }
 .note { width: 100%; resize: vertical; line-height: 1.35; }
 .hands { display: flex; gap: 8px; margin-top: 16px; }

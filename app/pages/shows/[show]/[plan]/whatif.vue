@@ -28,9 +28,10 @@ interface Group { readonly key: string, readonly title: string, readonly count: 
 const matches = ({ name, kind }: LossEffect) => filter.value.toLowerCase().split(/\s+/).every(word => `${name} ${kind}`.toLowerCase().includes(word))
 const groups = computed<readonly Group[]>(() => {
   const known = effects.value ?? []
+  const places: Group = { key: 'places', title: 'Whole places, and the mains', count: 0, things: known.filter(({ loss }) => loss.of === 'place' || loss.of === 'power') }
   const made: Group[] = all.value
-    ? [{ key: 'devices', title: 'Devices', count: 0, things: known.filter(({ loss }) => loss.of === 'device') }, { key: 'cables', title: 'Cables', count: 0, things: known.filter(({ loss }) => loss.of === 'link') }]
-    : pointsOf(known).map(({ sinks, things }) => ({ key: sinks.map(({ device, port }) => `${device}/${port}`).join(' '), title: listWords(sinks.map(({ name }) => name)), count: sinks.length, things }))
+    ? [{ key: 'devices', title: 'Devices', count: 0, things: known.filter(({ loss }) => loss.of === 'device') }, { key: 'cables', title: 'Cables', count: 0, things: known.filter(({ loss }) => loss.of === 'link') }, places]
+    : [...pointsOf(known.filter(({ loss }) => loss.of === 'device' || loss.of === 'link')).map(({ sinks, things }) => ({ key: sinks.map(({ device, port }) => `${device}/${port}`).join(' '), title: listWords(sinks.map(({ name }) => name)), count: sinks.length, things })), places]
   return made.map(group => ({ ...group, things: group.things.filter(matches) })).filter(({ things }) => things.length)
 })
 const flat = computed(() => groups.value.flatMap(({ things }) => things))
@@ -50,6 +51,7 @@ const sinks = computed(() => {
 const spare = computed(() => {
   if (!told.value) return ''
   const { inKit, spareMinor, loss } = told.value
+  if (loss.of === 'place' || loss.of === 'power') return ''
   const one = loss.of === 'device' ? 'One more of it' : 'Another such cable'
   return inKit ? `${one} is in the kit and not used.` : spareMinor ? `${one} costs ${moneyText(spareMinor, store.plan?.brief.currency ?? CATALOGUE_CURRENCY)}.` : ''
 })
@@ -94,8 +96,8 @@ function keys(event: KeyboardEvent): void {
               <span class="quiet">{{ group.count ? `dark then: ${group.title}` : `${group.title}, ${group.things.length}` }}</span>
             </div>
             <div v-for="thing in group.things" :id="`loss-${keyOf(thing)}`" :key="keyOf(thing)" role="option" class="row" :aria-selected="keyOf(thing) === chosen" :class="{ on: keyOf(thing) === chosen }" @click="chosen = keyOf(thing)">
-              <span class="names"><b class="cut">{{ thing.loss.of === 'link' ? `C${thing.name.slice(1)}` : thing.name }}</b><span class="small quiet cut">{{ thing.kind }}</span></span>
-              <span v-if="all" class="figures quiet">{{ thing.sinks.length ? `${thing.sinks.length} dark` : '\u2013' }}</span>
+              <span class="names"><b class="cut">{{ thing.name[0]!.toUpperCase() + thing.name.slice(1) }}</b><span class="small quiet cut">{{ thing.kind }}</span></span>
+              <span v-if="all || thing.loss.of === 'place' || thing.loss.of === 'power'" class="figures quiet">{{ thing.sinks.length ? `${thing.sinks.length} dark` : '\u2013' }}</span>
             </div>
           </template>
           <p v-if="groups.length === 0" class="quiet none">{{ filter ? 'Nothing is called that.' : 'No single failure darkens a screen, recorder or capture.' }}</p>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { CableHop } from '#core/board'
+import { LEADS, reachAt, usedShare, type CableModel } from '#core/cable'
+import { dataRateText, figure } from '#core/check'
+import { own } from '#core/plan'
+import { toTyped, useLook, useUnits } from '~/stores/look'
+import { usePlanStore } from '~/stores/plan'
+
+/** How much of its reach each cable of the kind has left over the length, at the rate of this link. */
+const props = defineProps<{ hop: CableHop }>()
+const store = usePlanStore()
+const look = useLook()
+const units = useUnits()
+const place = ref<HTMLElement>()
+const failed = ref(false)
+
+const link = computed(() => own(store.plan?.links ?? {}, props.hop.link))
+const budgets = computed(() => {
+  const to = link.value?.to
+  const model = to && store.plan?.devices[to.device]?.model
+  return (model !== undefined && own(store.plan!.models[model]!.ports, to!.port)?.budgetDb) || {}
+})
+const load = computed(() => (props.hop.bitsPerS === undefined ? undefined : { bitsPerS: props.hop.bitsPerS, ...(props.hop.sdiClass ? { sdiClass: props.hop.sdiClass } : {}) }))
+
+/** The cable that lies there, then what could lie there, the plan's own rows before those of the catalogue. */
+const cables = computed<readonly CableModel[]>(() => {
+  const now = store.plan?.leads[link.value?.cable ?? '']
+  if (now?.kind !== 'cable') return []
+  const all = [...Object.values(store.plan!.leads), ...LEADS.values()]
+  const others = all.filter((row): row is CableModel => row.kind === 'cable' && row.carries === now.carries && row.ends.join() === now.ends.join() && row.title !== now.title)
+  return [now, ...new Map(others.map(row => [row.title, row])).values()]
+})
+const longest = computed(() => {
+  if (!load.value) return 10
+  const reaches = cables.value.map(cable => reachAt(cable, load.value!, budgets.value)).sort((a, b) => a - b)
+  const middle = reaches[Math.floor(reaches.length / 2)] ?? 10
+  return Math.max((props.hop.lengthM ?? 0) * 1.4, reaches[0] ?? 10, Math.min(middle * 1.5, 220))
+})
+
+const DASHES = ['solid', 'dash', 'dot', 'dashdot', 'longdash', 'longdashdot'] as const
+
+async function draw(): Promise<void> {
+  const target = place.value
+  if (!target || !load.value) return
+  try {
+    const loaded = await import('plotly.js-basic-dist-min')
+    const plotly = loaded.default ?? loaded
+    const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+    const inUnits = (m: number) => Number(toTyped(Number(m.toFixed(2)), units.value))
+    const lengths = Array.from({ length: 81 }, (_, i) => (longest.value * i) / 80)
+    const margin = (cable: CableModel, m: number) => (1 - usedShare(cable, load.value!, m, props.hop.couplers, budgets.value)) * 100
+    const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: colour('--quiet') }
+    const lines = cables.value.map((cable, i) => ({
+      x: lengths.filter(m => margin(cable, m) > -8).map(inUnits), y: lengths.map(m => margin(cable, m)).filter(share => share > -8), mode: 'lines' as const, name: cable.short ?? cable.title,
+      line: { color: colour(i === 0 ? '--light' : '--quiet'), width: i === 0 ? 3 : 1.5, dash: DASHES[i % DASHES.length]! }, hovertemplate: `%{x} ${units.value.length}: %{y:.0f} % left<extra>${cable.title}</extra>`,
+    }))
+    const here = props.hop.lengthM === undefined || !cables.value[0] ? [] : [{
+      x: [inUnits(props.hop.lengthM)], y: [Math.max(-8, margin(cables.value[0], props.hop.lengthM))], mode: 'markers' as const, name: 'this cable', showlegend: false,
+      marker: { color: colour('--chosen'), size: 11, symbol: 'circle' as const }, hovertemplate: `this cable: %{y:.0f} % left<extra></extra>`,
+    }]
+    await plotly.react(target, [...lines, ...here], {
+      margin: { l: 50, r: 8, t: 8, b: 40 }, paper_bgcolor: 'rgba(0,0,0,0)', plot_bgcolor: 'rgba(0,0,0,0)', font, showlegend: true,
+      legend: { orientation: 'v', x: 1.02, y: 1, font }, xaxis: { title: { text: `length, ${units.value.length}`, standoff: 4, font }, gridcolor: colour('--line'), zeroline: false, rangemode: 'tozero', fixedrange: true },
+      yaxis: { title: { text: 'reach left, %', standoff: 6, font }, gridcolor: colour('--line'), range: [-10, 104], zeroline: false, fixedrange: true },
+      shapes: [{ type: 'line', xref: 'paper', x0: 0, x1: 1, y0: 0, y1: 0, line: { color: colour('--dark'), width: 1.5 } }, { type: 'rect', xref: 'paper', x0: 0, x1: 1, y0: 0, y1: 10, fillcolor: colour('--light'), opacity: 0.1, line: { width: 0 } }],
+    }, { displayModeBar: false, responsive: true })
+  }
+  catch {
+    failed.value = true
+  }
+}
+
+onMounted(draw)
+watch([() => props.hop, () => look.theme, units], draw)
+onBeforeUnmount(async () => {
+  const loaded = await import('plotly.js-basic-dist-min').catch(() => undefined)
+  if (place.value && loaded) (loaded.default ?? loaded).purge(place.value)
+})
+const words = computed(() => (props.hop.used === undefined ? 'The cable is not measured.' : `${figure((1 - props.hop.used) * 100, 0)}\u00A0% of its reach is left.`))
+</script>
+
+<template>
+  <div class="margin">
+    <p class="small quiet">{{ hop.bitsPerS === undefined ? 'No picture enters this cable, so nothing can be said of its reach.' : `Reach left at ${dataRateText(hop.bitsPerS)}${hop.sdiClass ? ` (${hop.sdiClass}-SDI)` : ''}. ${words} Below 10 % it is at risk. Length adds no visible delay: 5 ns a metre.` }}</p>
+    <p v-if="failed" class="quiet">The chart could not be loaded. It needs the server once.</p>
+    <div v-else ref="place" class="chart" role="img" :aria-label="`Reach left over length. ${words}`" />
+  </div>
+</template>
+
+<style scoped>
+.margin { display: flex; flex-direction: column; min-height: 0; flex: 1; padding: 4px 8px 0 12px; }
+.margin p { margin: 0; }
+.chart { flex: 1; min-height: 0; }
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { listWords } from '#core/check'
+import type { Inside, Share } from '#core/whatif'
+import { usePlanStore } from '~/stores/plan'
+import { SCREEN_KEYS } from '~/stores/screens'
+import { useChecker } from '~/workers/checker'
+
+/** What each deliverable holds of each picture and each sound. */
+const store = usePlanStore()
+const route = useRoute()
+const router = useRouter()
+const matrix = shallowRef<Inside>()
+
+watch(() => store.report?.version, async (version) => {
+  if (version === undefined) return
+  const answer = await store.ask<Inside>(now => useChecker().inside(now))
+  if (answer && version === store.report?.version) matrix.value = answer
+}, { immediate: true })
+
+const WORDS: Record<Exclude<Share, undefined>, string> = { always: 'always', can: 'when cut to', tile: 'as a tile', heard: 'heard' }
+const LEGEND: readonly [Exclude<Share, undefined>, string][] = [['always', 'shown always'], ['can', 'shown when it is cut to'], ['tile', 'one tile of many'], ['heard', 'heard']]
+const groups = computed(() => (['picture', 'sound'] as const).map(of => ({ of, title: of === 'picture' ? 'Pictures' : 'Sound', rows: (matrix.value?.layers ?? []).flatMap((layer, i) => (layer.of === of ? [{ layer, shares: matrix.value!.share[i]! }] : [])) })).filter(({ rows }) => rows.length))
+/** Layers that no deliverable holds: somebody set them up for nothing. */
+const nowhere = computed(() => (matrix.value?.layers ?? []).filter((_, i) => matrix.value!.share[i]!.every(share => share === undefined)).map(({ name, of }) => (of === 'sound' ? `the sound of ${name}` : name)))
+
+function show(device: string, port: string): void {
+  const lane = store.report?.board.lanes.find(({ to }) => to?.device === device && to.port === port)
+  if (lane) void router.push({ path: `/shows/${String(route.params.show)}/${String(route.params.plan)}/runs`, query: { at: lane.id } })
+}
+</script>
+
+<template>
+  <PlanFrame screen="inside" :keys="[['Tab', 'along the deliverables'], ['Enter', 'show it on Runs'], [SCREEN_KEYS, 'screens'], ['N', 'next dark end'], ['?', 'keys']]">
+    <div v-if="!matrix" class="screen quiet" role="status">Looking into each output …</div>
+    <div v-else-if="matrix.deliverables.length === 0" class="screen"><h2>Nothing is delivered yet</h2><p>Once a screen, recorder, encoder or capture hangs on a cable, this shows what its picture can hold: each source, through every switcher on the way, and each sound.</p></div>
+    <div v-else class="inside">
+      <div class="bar">
+        <h2>What is inside?</h2>
+        <span v-for="[share, words] in LEGEND" :key="share" class="small quiet legend"><i class="mark" :class="share" />{{ words }}</span>
+      </div>
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <td />
+              <th v-for="one in matrix.deliverables" :key="`${one.device}/${one.port}`" scope="col" :class="{ dark: !one.lit }">
+                <button type="button" @click="show(one.device, one.port)"><b>{{ one.name }}</b><span class="small quiet">{{ one.lit ? one.feed ?? 'a source' : 'dark' }}</span></button>
+              </th>
+            </tr>
+          </thead>
+          <tbody v-for="group in groups" :key="group.of">
+            <tr><th class="group small quiet" :colspan="matrix.deliverables.length + 1" scope="rowgroup">{{ group.title }}</th></tr>
+            <tr v-for="{ layer, shares } in group.rows" :key="`${layer.of}-${layer.device}`">
+              <th scope="row">{{ layer.name }}</th>
+              <td v-for="(share, i) in shares" :key="i"><span v-if="share" class="mark" :class="share"><span class="unseen">{{ WORDS[share] }}</span></span><span v-else class="unseen">no</span></td>
+            </tr>
+          </tbody>
+          <tfoot>
+            <tr><th scope="row" class="small quiet">misses</th><td v-for="one in matrix.deliverables" :key="`${one.device}/${one.port}`" class="small">{{ one.misses.length ? listWords(one.misses) : '' }}<span v-if="one.misses.length === 0" class="quiet">nothing asked</span></td></tr>
+          </tfoot>
+        </table>
+        <p v-if="nowhere.length" class="note">In none of them: {{ listWords(nowhere) }}.</p>
+        <p class="note quiet small">Keys, captions and picture-in-picture that a switcher adds are not part of this: they are set up where they are keyed.</p>
+      </div>
+    </div>
+  </PlanFrame>
+</template>
+
+<style scoped>
+.inside { flex: 1; min-height: 0; display: flex; flex-direction: column; }
+.bar { display: flex; align-items: center; gap: 8px 24px; padding: 8px 16px; min-height: 48px; flex: none; flex-wrap: wrap; border-bottom: 1px solid var(--line); }
+.bar h2 { font: 650 20px/1 var(--words); margin: 0; }
+.legend { display: inline-flex; align-items: center; gap: 8px; }
+.scroll { flex: 1; min-height: 0; overflow: auto; padding: 0 16px 32px; }
+table { border-collapse: collapse; }
+thead th, thead td { position: sticky; top: 0; background: var(--ground); z-index: 1; vertical-align: bottom; text-align: left; padding: 12px 16px 8px 0; border-bottom: 1px solid var(--border); min-width: 104px; max-width: 148px; font-weight: 400; }
+thead button { display: flex; flex-direction: column; text-align: left; line-height: 1.2; gap: 2px; }
+thead button:hover b { color: var(--chosen); }
+.dark b { color: var(--dark); }
+tbody th { text-align: left; font-weight: 400; padding: 7px 24px 7px 0; white-space: nowrap; border-bottom: 1px solid var(--line); position: sticky; left: 0; background: var(--ground); }
+tbody td { border-bottom: 1px solid var(--line); padding: 0 16px 0 0; }
+tbody tr:hover th, tbody tr:hover td { background: var(--hover); }
+.group { padding: 16px 0 4px !important; }
+tfoot th, tfoot td { text-align: left; font-weight: 400; padding: 8px 16px 8px 0; vertical-align: top; max-width: 148px; }
+.mark { display: inline-block; width: 72px; height: 10px; vertical-align: middle; }
+.legend .mark { width: 32px; }
+.always { background: var(--band); border: 1px solid var(--edge); }
+.can { border: 1px solid var(--light); background: linear-gradient(var(--band), var(--band)) left / 12px 100% no-repeat; border-left-color: var(--light); }
+.tile { background: repeating-linear-gradient(90deg, var(--band) 0 9px, transparent 9px 12px); }
+.heard { border-top: 1px dashed var(--light); border-bottom: 1px dashed var(--light); height: 5px; }
+.note { margin: 16px 0 0; max-width: 80ch; }
+</style>
