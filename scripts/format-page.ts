@@ -2,14 +2,15 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { LEADS } from '../core/cable'
-import { makesOf, MODELS, portsOf, type Model, type Port } from '../core/catalog'
+import { CONSTRAINTS, makesOf, MODELS, portsOf, type Model, type Port } from '../core/catalog'
 import { formatLabel, listFormats, type FormatSet } from '../core/signal'
 
 /** The page with its two tables made anew from the catalogue. */
 export function withTables(page: string): string {
   const models = [...MODELS.values()].map(model => `| \`${model.from}\` | ${model.title} | ${portsText(model, 'in')} | ${portsText(model, 'out')} | ${formatsText(model)} |`)
   const leads = [...LEADS.values()].map(lead => `| \`${lead.from}\` | ${lead.title} | ${lead.ends.join(', ')} |`)
-  return replaceRows(replaceRows(page, '| reference | what it is | inputs | outputs | formats |', models), '| reference | what it is | ends |', leads)
+  const kinds = CONSTRAINTS.map(({ title, has }) => `| ${title} | ${[...MODELS].filter(([, model]) => has(model)).map(([id]) => `\`${id}\``).join(' ')} |`)
+  return replaceRows(replaceRows(replaceRows(page, '| constraint | models |', kinds), '| reference | what it is | inputs | outputs | formats |', models), '| reference | what it is | ends |', leads)
 }
 
 /** Ports by connector: "`in-1` `in-2` hdmi-a". */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { CableHop } from '#core/board'
-import { LEADS, reachAt, usedShare, type CableModel } from '#core/cable'
+import { LEADS, reachAt, refit, usedShare, type CableModel } from '#core/cable'
 import { dataRateText, figure } from '#core/check'
 import { own } from '#core/plan'
 import { toTyped, useLook, useUnits } from '~/stores/look'
@@ -77,12 +77,32 @@ onBeforeUnmount(async () => {
   const loaded = await import('plotly.js-basic-dist-min').catch(() => undefined)
   if (place.value && loaded) (loaded.default ?? loaded).purge(place.value)
 })
+// --- what the data sheet of this very cable says ---
+const sheet = ref<{ f: string, db: string }[]>()
+const law = computed(() => cables.value[0]?.reach)
+const fitted = computed(() => sheet.value && refit(sheet.value.filter(({ f, db }) => f.trim() && db.trim()).map(({ f, db }) => ({ fMHz: Number(f.replace(',', '.')), dbPer100M: Number(db.replace(',', '.')) }))))
+async function takeSheet(): Promise<void> {
+  const id = link.value?.cable
+  if (!fitted.value || id === undefined) return
+  const { k1, k2 } = fitted.value
+  const reach = { by: 'attenuation', k1: Number(k1.toFixed(5)), k2: Number(k2.toFixed(7)) }
+  if (await store.commit(`Data sheet of ${props.hop.title}`.slice(0, 120), [{ do: 'set', at: ['leads', id, 'reach'], value: reach }])) sheet.value = undefined
+}
+const differs = computed(() => { const row = store.plan?.leads[link.value?.cable ?? '']; const built = row?.from && LEADS.get(row.from.slice('builtin/'.length, row.from.lastIndexOf('@'))); return built && built.kind === 'cable' && row.kind === 'cable' && JSON.stringify(built.reach) !== JSON.stringify(row.reach) })
+
 const words = computed(() => (props.hop.used === undefined ? 'The cable is not measured.' : `${figure((1 - props.hop.used) * 100, 0)}\u00A0% of its reach is left.`))
 </script>
 
 <template>
   <div class="margin">
     <p class="small quiet">{{ hop.bitsPerS === undefined ? 'No picture enters this cable, so nothing can be said of its reach.' : `Reach left at ${dataRateText(hop.bitsPerS)}${hop.sdiClass ? ` (${hop.sdiClass}-SDI)` : ''}. ${words} Below 10 % it is at risk. Length adds no visible delay: 5 ns a metre.` }}</p>
+    <p v-if="law?.by === 'attenuation'" class="small sheet">
+      <template v-if="!sheet"><span v-if="differs" class="quiet">Its loss is from a data sheet, for this show. </span><button type="button" class="link" @click="sheet = [{ f: '750', db: '' }, { f: '1500', db: '' }, { f: '3000', db: '' }]">{{ differs ? 'Change its data sheet' : 'Loss from its data sheet' }}</button></template>
+      <template v-else>
+        <label v-for="(value, i) in sheet" :key="i"><input v-model="value.f" class="pick" inputmode="decimal" :aria-label="`Frequency ${i + 1}, MHz`"> MHz <input v-model="value.db" class="pick" inputmode="decimal" :aria-label="`Loss ${i + 1}, dB over 100 m`"> dB/100 m</label>
+        <button type="button" class="btn" :disabled="!fitted" @click="takeSheet">Take it</button><button type="button" class="btn plain" @click="sheet = undefined">Cancel</button>
+      </template>
+    </p>
     <p v-if="failed" class="quiet">The chart could not be loaded. It needs the server once.</p>
     <div v-else ref="place" class="chart" role="img" :aria-label="`Reach left over length. ${words}`" />
   </div>
@@ -91,5 +111,10 @@ const words = computed(() => (props.hop.used === undefined ? 'The cable is not m
 <style scoped>
 .margin { display: flex; flex-direction: column; min-height: 0; flex: 1; padding: 4px 8px 0 12px; }
 .margin p { margin: 0; }
+.sheet { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; }
+.sheet .pick { width: 7ch; min-height: 26px; padding: 1px 6px; font-size: 13px; text-align: right; }
+.sheet .btn { min-height: 28px; }
+.link { color: var(--chosen); }
+.link:hover { text-decoration: underline; }
 .chart { flex: 1; min-height: 0; }
 </style>

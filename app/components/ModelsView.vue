@@ -151,7 +151,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
       <template v-for="group in rows" :key="group.title">
         <div class="group small quiet" role="presentation">{{ group.title }}, {{ group.models.length }}</div>
         <button v-for="[id, one] in group.models" :key="id" type="button" role="option" class="row" :aria-selected="id === chosen" :class="{ on: id === chosen }" @click="chosen = id">
-          <span class="cut">{{ one.title }}</span><span class="small quiet">{{ inUse.has(id) ? 'in use' : '' }}</span>
+          <span class="cut">{{ one.title }}</span><span class="small quiet use">{{ inUse.has(id) ? 'in use' : '' }}</span>
         </button>
       </template>
       <p v-if="rows.length === 0" class="quiet none">Nothing is called that.</p>
@@ -208,6 +208,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
 .row { display: flex; width: 100%; justify-content: space-between; gap: 12px; min-height: 36px; padding: 4px 16px; align-items: center; border-bottom: 1px solid var(--line); text-align: left; }
 .row:hover { background: var(--hover); }
 .row.on { background: var(--raised); box-shadow: inset 3px 0 var(--chosen); }
+.use { white-space: nowrap; flex: none; }
 .none { padding: 16px; }
 .details { overflow: auto; min-height: 0; padding: 16px 24px 32px; }
 h3 { font: 650 20px/1.2 var(--words); margin: 0 0 4px; }

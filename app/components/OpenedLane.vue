@@ -105,6 +105,7 @@ const delay = computed(() => {
   return last?.is === 'cable' && last.delayMs !== undefined ? msText(last.delayMs) : undefined
 })
 
+const travels = computed(() => measured.value?.as)
 const currency = computed(() => store.plan?.brief.currency ?? CATALOGUE_CURRENCY)
 function money(minor: number): string {
   if (minor === 0) return ''
@@ -140,6 +141,7 @@ function extras({ effect }: Remedy | Choice): string {
           <span v-if="found.accepted !== undefined" class="quiet">Accepted: {{ found.accepted }} <button type="button" class="severity" @click="emit('act', 'unaccept')">Count it again</button></span>
         </p>
         <p v-if="findings.length === 0">{{ lane.lit ? 'The picture arrives.' : lane.hops.length ? 'Dark: nothing reaches it. The cause is on another lane.' : 'Nothing is connected.' }} <span v-if="delay" class="quiet">{{ delay }} behind {{ lane.from?.role === 'stage' ? 'the switcher\u2019s inputs' : 'the event' }}, typically.</span></p>
+        <p v-if="travels" class="small quiet">It travels as {{ travels }}.</p>
       </div>
       <div class="hands small">
         <button v-if="part?.kind === 'cable'" class="btn plain" type="button" @click="emit('act', 'measure')">Measure <span class="key">M</span></button>

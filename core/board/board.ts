@@ -3,7 +3,7 @@ import { carriesPicture, isBeside, portsOf } from '#core/catalog'
 import { gathers, isStage, lengthOf, outputFormat, pathFrom, type Beside, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
 import { type Checked, type Finding, type Severity, SEVERITIES } from '#core/check'
 import { own } from '#core/plan'
-import { formatLabel, framesPerSecond, raster, type SdiClass, type VideoFormat } from '#core/signal'
+import { DIVISION_TITLES, formatLabel, framesPerSecond, linksOf, raster, TRANSFER_TITLES, type SdiClass, type VideoFormat } from '#core/signal'
 import { reasonOf, type Reason } from './reason'
 
 /** What the light of a format looks like: its raster's height, and how its frames follow each other. */
@@ -35,6 +35,8 @@ export interface CableHop {
   readonly used: number | undefined
   /** The picture that enters; absent in the dark. */
   readonly light: Texture | undefined
+  /** What the picture is besides its format: sampling, depth, range, transfer, how it lies on the cable. */
+  readonly as: string | undefined
   readonly arrives: boolean
   /** Light that may break on the day. */
   readonly risky: boolean
@@ -253,9 +255,19 @@ function cableHop({ plan }: Checked['traced'], at: WireTrace): CableHop {
     adapters: [link.adapters?.from, link.adapters?.to].flatMap(adapter => (adapter === undefined ? [] : [plan.leads[adapter]!.title])),
     routeM: link.routeM, lengthM, pieces, couplers: (link.couplers ?? 0) + Math.max(0, (pieces?.length ?? 1) - 1),
     reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, sdiClass: figures?.sdiClass, used: figures?.used,
-    light: signal && textureOf(signal.format), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
+    light: signal && textureOf(signal.format), as: signal && traitWords(at), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
     reason: reasonOf(at), beside: at.beside, pinned: link.pinned === true, delayMs: signal?.delay.typ,
   }
+}
+
+/** Sampling and depth, range and transfer; level, division, protection, shape where they are of account. */
+function traitWords({ signal, figures, wire }: WireTrace): string {
+  const { coding, range, transfer, level, division, protected: held, aspect, fills, readouts } = signal!
+  const links = wire.from?.port ? linksOf(wire.from.port.connector) : 1
+  return [
+    `${coding.sampling}, ${coding.depth} bit`, `${range} range`, TRANSFER_TITLES[transfer], ...(figures?.sdiClass === '3G' ? [`level ${level}`] : []), ...(links > 1 ? [`${links} links by ${DIVISION_TITLES[division]}`] : []),
+    ...(held ? ['content-protected'] : []), ...(aspect === '16:9' ? [] : [`${aspect} picture`]), ...(fills < 0.995 ? [`at ${Math.round(fills * 100)}\u00A0% of the frame`] : []), ...(readouts ? ['with readouts'] : []),
+  ].join(', ')
 }
 
 /** What it works in: its operating standard, or what a multiviewer makes. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { MODELS, portRows, portsOfRows, portsOf, type Model } from '#core/catalog'
+import { CONSTRAINTS, MODELS, portRows, portsOfRows, portsOf } from '#core/catalog'
 import { emptyPlan, openPlan } from '#core/plan'
 
 const rows = [...MODELS]
@@ -25,24 +25,7 @@ describe('the catalogue', () => {
       expect([path.from, path.to], id).toEqual([pictures('in'), pictures('out')])
     }
   })
-  const kinds: [string, (model: Model) => boolean][] = [
-    ['strict inputs', ({ ports }) => Object.values(ports).some(({ takes }) => takes === 'standard')],
-    ['normalising inputs', ({ role, ports }) => role === 'stage' && Object.values(ports).some(({ takes, delay }) => typeof takes === 'object' && delay !== undefined)],
-    ['outputs to be pointed at several feeds', ({ ports }) => Object.values(ports).some(({ feeds }) => (feeds?.length ?? 0) > 1)],
-    ['content protection', ({ ports }) => Object.values(ports).some(({ protection }) => protection !== undefined)],
-    ['readouts in the picture', ({ ports }) => Object.values(ports).some(({ readouts }) => readouts !== undefined)],
-    ['HDR or log', ({ ports }) => Object.values(ports).some(({ transfers }) => transfers?.some(one => one !== 'sdr'))],
-    ['range', ({ ports }) => Object.values(ports).some(({ ranges }) => ranges !== undefined)],
-    ['3G level', ({ ports }) => Object.values(ports).some(({ levels }) => levels !== undefined)],
-    ['several links', ({ ports }) => Object.values(ports).some(({ connector }) => connector === 'bnc-4')],
-    ['another shape than 16:9', ({ ports }) => Object.values(ports).some(({ aspects }) => aspects?.some(one => one !== '16:9'))],
-    ['ends its work by itself', ({ limits }) => limits !== undefined],
-    ['must be set up', ({ configured }) => configured !== undefined],
-    ['a list that the source follows', ({ ports, paths }) => Object.values(ports).some(({ prefers }) => prefers !== undefined) || paths.some(({ edid }) => edid !== undefined)],
-    ['loops through', ({ role, paths }) => role === 'sink' && paths.some(({ format }) => format === 'same')],
-    ['a matrix', ({ paths }) => paths.some(({ format }) => format === 'chosen')],
-  ]
-  it.each(kinds)('has at least three models for: %s', (_, has) => expect(rows.filter(([, model]) => has(model)).length).toBeGreaterThanOrEqual(3))
+  it.each(CONSTRAINTS.map(({ title, has }) => [title, has] as const))('has at least three models for: %s', (_, has) => expect(rows.filter(([, model]) => has(model)).length).toBeGreaterThanOrEqual(3))
 })
 
 describe('ports as a table', () => {

@@ -1,3 +1,4 @@
 export * from './model'
 export * from './models'
 export * from './table'
+export * from './constraints'

@@ -1,10 +1,11 @@
-import { makesInAnyMode } from '#core/catalog'
+import { makesInAnyMode, portsOf } from '#core/catalog'
 import { inputsBefore, isStage, outputFormat, type Node, type WireTrace } from '#core/chain'
 import { own, type LinkEnd } from '#core/plan'
 import { DIVISION_TITLES, formatLabel, listFormats, sameFormat, TRANSFER_TITLES } from '#core/signal'
-import { adaptersFor, allLeads, Draft, type Way } from '#core/ways'
+import { adaptersFor, allLeads, Draft, layWay, shortTitle, waysBetween, type Way } from '#core/ways'
+import { feederStage } from './grow'
 import { say, type Checked } from './check'
-import { connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, throughDevices, waysReaching } from './offers'
+import { connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, splitters, throughDevices, waysReaching } from './offers'
 import { isGrave, tryEdits, type Effect } from './remedy'
 import { runWith, socketName, type Proposal, type Traced } from './rule'
 
@@ -128,7 +129,29 @@ function cableChoices(traced: Traced, at: WireTrace): Proposal[] {
   })
   const ways: Way[] = waysReaching(traced, at)
   const fitting = new Set(direct(ways).map(way => `Take ${way.cables[0]!.model.title}`))
-  return [...cables.filter(({ title }) => fitting.has(title)), ...offerWays(traced, at, throughDevices(ways), 6), ...cables, takeOut]
+  return [...cables.filter(({ title }) => fitting.has(title)), ...offerWays(traced, at, throughDevices(ways), 6), ...splitHere(traced, at), ...cables, takeOut]
+}
+
+/** A splitter of the right kind at the beginning of a cable, with a leg left free for somebody else. */
+function splitHere(traced: Traced, at: WireTrace): Proposal[] {
+  const { plan } = traced
+  const { wire, signal } = at
+  const out = wire.from?.port
+  if (!out || !wire.link.from || !signal) return []
+  return splitters(traced).flatMap(([id, row]): Proposal[] => {
+    const [inId, input] = portsOf(row, 'in')[0]!
+    const legs = portsOf(row, 'out')
+    if (input.carries !== out.carries || legs[0]![1].carries !== out.carries || legs[0]![1].connector !== wire.from!.port!.connector) return []
+    const node: Node = { id, device: { model: id, name: id, order: 0 }, model: row, standard: undefined }
+    const lead = waysBetween(plan, { port: out, signal }, { node, portId: inId, port: input }, { routeM: 0 }).find(way => way.devices.length === 0)
+    if (!lead) return []
+    const draft = new Draft(plan)
+    const owner = traced.chain.nodes.get(wire.link.from!.device)!.device.name
+    const device = draft.device({ model: draft.model(id), name: `${shortTitle(row.title)}, ${owner}`.slice(0, 120), order: 0 })
+    draft.move(wire.id, 'from', { device, port: legs[0]![0] })
+    layWay(draft, lead, wire.link.from!, { device, port: inId }, owner)
+    return [{ title: `Split it here: ${row.title}`.slice(0, 120), edits: draft.edits }]
+  }).slice(0, 3)
 }
 
 function inputChoices(traced: Traced, at: WireTrace): Proposal[] {
@@ -143,7 +166,7 @@ function inputChoices(traced: Traced, at: WireTrace): Proposal[] {
     draft.move(other.id, 'to', mine, other.link.adapters?.to)
     return { title: `Swap with ${socketName(other.to!)} (${originName(traced, other.id)})`, edits: draft.edits }
   })
-  return [...moveInput(traced, at, freeInputs(traced, to.node.id)), ...swaps]
+  return [...moveInput(traced, at, freeInputs(traced, to.node.id)), ...swaps, ...feederStage(traced, to.node)]
 }
 
 function standardChoices(traced: Traced, node: Node): Proposal[] {

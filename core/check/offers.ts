@@ -233,7 +233,8 @@ export function splitOff(traced: Traced, first: WireTrace, inputs: readonly Sock
   return offers
 }
 
-function splitters({ plan }: Traced): [string, Model][] {
+/** Devices that give one picture to several, of the plan and the catalogue, the cheapest first. */
+export function splitters({ plan }: Traced): [string, Model][] {
   const known = new Set(Object.values(plan.models).map(model => model.from))
   return [...Object.entries(plan.models), ...[...MODELS].filter(([, row]) => !known.has(row.from))]
     .filter(([, row]) => row.role === 'way' && row.paths[0]?.format === 'same' && portsOf(row, 'out').length > 1)

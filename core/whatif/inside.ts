@@ -1,6 +1,7 @@
-import { gathers, isStage, type Run } from '#core/chain'
-import { type Traced } from '#core/check'
-import { own } from '#core/plan'
+import { carriesPicture, portsOf } from '#core/catalog'
+import { gathers, isStage, socketKey, type Run } from '#core/chain'
+import type { Traced } from '#core/check'
+import { own, type LinkEnd } from '#core/plan'
 
 /** What one deliverable holds of one layer. */
 export type Share =
@@ -50,10 +51,10 @@ export function inside(traced: Traced): Inside {
     .sort((a, b) => order(a) - order(b) || (a.id < b.id ? -1 : 1))
   const shares = ends.map(run => ({ run, pictures: run.lit ? pictures(run, new Set()) : new Map<string, Share>() }))
   const nodes = [...chain.nodes.values()].sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
-  const heard = new Map(ends.map(({ end }) => [end!.device, sound.heard.get(end!.device)]))
+  const heard = (end: LinkEnd) => (chain.nodes.get(end.device)!.model.ports[end.port]?.sound ? sound.arriving.get(socketKey(end.device, end.port)) : undefined)
   const layers: Layer[] = [
     ...nodes.filter(({ model }) => model.role === 'source').map((node): Layer => ({ device: node.id, name: node.device.name, of: 'picture' })),
-    ...nodes.filter(({ id, model }) => model.role === 'sound' ? Object.values(model.ports).some(port => port.dir === 'out' && port.sound) : [...heard.values()].some(all => all?.has(id)))
+    ...nodes.filter(({ id, model }) => model.role === 'sound' ? Object.values(model.ports).some(port => port.dir === 'out' && port.sound) : ends.some(({ end }) => heard(end!)?.has(id)))
       .map((node): Layer => ({ device: node.id, name: node.device.name, of: 'sound' })),
   ]
   return {
@@ -61,10 +62,16 @@ export function inside(traced: Traced): Inside {
     deliverables: shares.map(({ run }): Deliverable => {
       const { device, port } = run.end!
       const want = Object.values(plan.wants).find(({ sink }) => sink === device)
-      const misses = [...(run.lit ? [] : ['the picture']), ...(want?.sound && !heard.get(device)?.size ? ['sound'] : []), ...(want && run.lit && carries(run) !== want.feed ? [want.feed] : [])]
-      return { device, port, name: chain.nodes.get(device)!.device.name, feed: carries(run), wanted: want?.feed, lit: run.lit, misses }
+      const misses = [...(run.lit ? [] : ['the picture']), ...(want?.sound && !heard({ device, port })?.size ? ['sound'] : []), ...(want && run.lit && carries(run) !== want.feed ? [want.feed] : [])]
+      return { device, port, name: inputName(device, port), feed: carries(run), wanted: want?.feed, lit: run.lit, misses }
     }),
-    share: layers.map(layer => shares.map(({ run, pictures: held }): Share => (layer.of === 'picture' ? held.get(layer.device) : heard.get(run.end!.device)?.has(layer.device) ? 'heard' : undefined))),
+    share: layers.map(layer => shares.map(({ run, pictures: held }): Share => (layer.of === 'picture' ? held.get(layer.device) : heard(run.end!)?.has(layer.device) ? 'heard' : undefined))),
+  }
+
+  /** The name of a sink, with its plug where it has several. */
+  function inputName(device: string, port: string): string {
+    const { device: { name }, model } = chain.nodes.get(device)!
+    return portsOf(model, 'in').filter(([, row]) => carriesPicture(row)).length > 1 ? `${name}, ${model.ports[port]!.title}` : name
   }
 
   function order({ end }: Run): number {

@@ -50,4 +50,9 @@ export const STAGES: Record<string, Model> = {
       { 'sound-1': sound('in', 'Sound in 1', 'xlr', 1), 'sound-2': sound('in', 'Sound in 2', 'xlr', 1), 'control': network('in', 'Control (network)') }, frames(1, 1, 2), 240, 1450000),
     standards: [set(1080, 'p', '25/1', R30, '50/1', R60), set(1080, 'i', '25/1', R30), set(720, 'p', '50/1', R60), set(2160, 'p', '25/1', R30, '50/1', R60)], configured: ['control'],
   },
+  'switcher-2-field': {
+    ...stage('Switcher, 2 HDMI inputs, strict, 720p and 1080i, for the field', repeat(2, hdmi('in', 'HDMI in', 165, STRICT)),
+      [hdmi('out', 'HDMI out', 165, feeds('program'))], { sound: sound('in', 'Sound in', 'mini-jack', 2) }, frames(1, 1, 1), 5, 16000),
+    standards: [set(720, 'p', '50/1', R60), set(1080, 'i', '25/1', R30)], supply: 'usb',
+  },
 }

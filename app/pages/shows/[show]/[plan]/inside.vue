@@ -57,7 +57,7 @@ function show(device: string, port: string): void {
             </tr>
           </tbody>
           <tfoot>
-            <tr><th scope="row" class="small quiet">misses</th><td v-for="one in matrix.deliverables" :key="`${one.device}/${one.port}`" class="small">{{ one.misses.length ? listWords(one.misses) : '' }}<span v-if="one.misses.length === 0" class="quiet">nothing asked</span></td></tr>
+            <tr><th scope="row" class="small quiet">misses</th><td v-for="one in matrix.deliverables" :key="`${one.device}/${one.port}`" class="small">{{ one.misses.length ? listWords(one.misses) : '' }}<span v-if="one.misses.length === 0" class="quiet">nothing</span></td></tr>
           </tfoot>
         </table>
         <p v-if="nowhere.length" class="note">In none of them: {{ listWords(nowhere) }}.</p>
