@@ -2,13 +2,14 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, openCopy, press, saved, test, verdict } from './walk'
 
-const SCREENS = ['brief', 'kit', 'runs', 'standard', 'whatif', 'papers'] as const
+const SCREENS = ['brief', 'kit', 'runs', 'standard', 'whatif', 'inside', 'papers'] as const
 const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<void>>> = {
   brief: page => expect(page.getByText('takes place at')).toBeVisible(),
   kit: page => expect(page.getByRole('listbox', { name: 'Devices' })).toBeVisible(),
   runs: page => expect(page.getByRole('list', { name: 'Runs' })).toBeAttached(),
   standard: page => expect(page.getByRole('grid', { name: 'Standards, the best first' })).toBeVisible(),
   whatif: page => expect(page.getByRole('listbox', { name: 'What may fail' })).toBeVisible(),
+  inside: page => expect(page.getByRole('heading', { name: 'What is inside?' })).toBeVisible(),
   papers: page => expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible(),
 }
 
@@ -162,5 +163,5 @@ test('walks the screens by figure keys, turns the theme, and keeps it over a rel
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'day')
   await page.goBack()
-  await ready.whatif(page)
+  await ready.inside(page)
 })

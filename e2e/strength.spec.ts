@@ -58,6 +58,7 @@ test('accepts a risk with its reason, keeps it over a reload, and counts it agai
   await press(page, 'Enter')
   await expect(page.getByRole('button', { name: '1 risk' })).toBeVisible()
   await press(page, 'x')
+  await expect(page.getByLabel('Why it is taken')).toBeFocused()
   await press(page, 'Enter')
   await expect(page.locator('.v-messages').getByText('why it is taken')).toBeVisible()
   await page.getByLabel('Why it is taken').fill('tested with this lead on the day')
