@@ -1,4 +1,4 @@
-import type { Aspect, Coding, ConnectorId, Division, FormatSet, Level, Range, SdiClass, SignalKind, Transfer, VideoFormat } from '#core/signal'
+import type { Aspect, Coding, ConnectorId, Division, FormatSet, Level, RadioBudget, Range, SdiClass, SignalKind, Transfer, UsbClass, VideoFormat } from '#core/signal'
 
 /** What a device is for. A stage is a switcher; a way stands in a run between two others; sound and control have no picture. */
 export const ROLES = ['source', 'stage', 'way', 'sink', 'sound', 'control'] as const
@@ -132,6 +132,10 @@ export interface Model {
   readonly standards?: readonly FormatSet[]
   /** Sources: what the device itself adds before its outputs. */
   readonly delay?: Delay
+  /** Radio links: what they bring over the air. */
+  readonly radio?: RadioBudget
+  /** Captures: what they ask of the host's USB for each picture; absent, nothing (a card), or the picture is compressed before. */
+  readonly usb?: { readonly class: UsbClass, readonly bitsPerPixel: number }
   /** What ends its work by itself. */
   readonly limits?: readonly Limit[]
   /** Control ports, of which one must be connected for the device to be set up. */

@@ -1,5 +1,6 @@
 import { MODELS, portsOf, type Model } from '#core/catalog'
 import { accepts, type WireTrace } from '#core/chain'
+import { radioMarginDb } from '#core/signal'
 import { Draft, shortTitle } from '#core/ways'
 import type { Proposal, Traced } from './rule'
 
@@ -14,7 +15,8 @@ export function swapRadio({ plan }: Traced, { wire, signal }: WireTrace, most = 
     const input = row.ports[to.portId]
     if (!isRadio(row) || row.from === now.model.from || input?.connector !== to.port!.connector || input.carries !== to.port!.carries) return []
     const alike = outs.every(([out, port]) => row.ports[out]?.connector === port.connector && row.ports[out]?.carries === port.carries)
-    return alike && !accepts({ ...now, model: row }, input, signal!.format) ? [[id, row]] : []
+    const reaches = !now.device.air || !row.radio || radioMarginDb(row.radio, now.device.air) >= 0
+    return alike && reaches && !accepts({ ...now, model: row }, input, signal!.format) ? [[id, row]] : []
   }).sort(([, a], [, b]) => a.minor - b.minor).slice(0, most).map(([id, row]) => {
     const draft = new Draft(plan)
     draft.set(['devices', now.id, 'model'], draft.model(id))

@@ -96,6 +96,8 @@ export interface Device {
   readonly shot?: Shot
   readonly manned?: true
   readonly shutter?: number
+  /** Radio links: how far the picture goes through the air, and what stands in its way. */
+  readonly air?: Air
   /** What would end its work by itself, and can be switched off, is off. */
   readonly limitsOff?: true
   readonly note?: string
@@ -139,6 +141,17 @@ export interface PortSetting {
 /** Enlarged until it fills the frame; cut to it; stretched; or left with bars that are wanted. */
 export const FITS = ['zoom', 'crop', 'stretch', 'box'] as const
 export type Fit = (typeof FITS)[number]
+
+/** The way of a picture through the air. */
+export interface Air {
+  readonly m: number
+  /** People stand between the aerials. */
+  readonly crowd?: true
+  /** A wall or a set piece does: no line of sight. */
+  readonly wall?: true
+  /** 1, 2 ... of the channels that the link has. */
+  readonly channel?: number
+}
 
 export interface LinkEnd {
   readonly device: string

@@ -1,6 +1,6 @@
 import { CABLE_SCHOOLS } from '#core/cable'
 import { FEEDS, KINDS, ROLES } from '#core/catalog'
-import { ASPECTS, CONNECTORS, DEPTHS, DIVISIONS, LEVELS, MAINS_IDS, RANGES, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS, TRANSFERS } from '#core/signal'
+import { ASPECTS, CONNECTORS, DEPTHS, DIVISIONS, LEVELS, MAINS_IDS, RANGES, RASTER_IDS, RATE_TEXTS, SAMPLINGS, SCANS, SDI_CLASSES, SIGNAL_KINDS, TRANSFERS, USB_CLASSES } from '#core/signal'
 import { COLLECTIONS, FITS, FORMAT_VERSION, LENGTH_UNITS, OPENINGS, PAPERS, SHOTS, SYNC_WINDOWS } from './plan'
 
 // `constructor` is the one name of Object.prototype that looks like a slug; every map of a plan is keyed by slugs.
@@ -45,6 +45,8 @@ const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'min
   delay: ref('delay'),
   limits: listOf(object(['what', 'minutes'], { what: oneOf(['power-off', 'sleep', 'recording']), minutes: number(1, 10_000), settable: { const: true } }), 10),
   configured: listOf(ref('slug'), 20, 1),
+  radio: object(['fMHz', 'eirpDbm', 'gainDbi', 'needsDbm', 'channels'], { fMHz: number(100, 100_000), eirpDbm: number(-20, 60), gainDbi: number(-10, 40), needsDbm: number(-120, 0), channels: whole(1, 200) }),
+  usb: object(['class', 'bitsPerPixel'], { class: oneOf(Object.keys(USB_CLASSES)), bitsPerPixel: number(1, 64) }),
   watts: number(0, 20_000),
   supply: oneOf(['mains', 'usb', 'battery', 'none']),
   minor: price,
@@ -151,7 +153,7 @@ export const SCHEMA = {
     kit: object(['of', 'id', 'owned'], { of: oneOf(['model', 'lead']), id: ref('slug'), pieceM: number(0.001, 20_000), owned: whole(0, 9999), hired: whole(0, 9999), bought: whole(0, 9999), hireMinor: price }),
     device: object(['model', 'name', 'order'], {
       model: ref('slug'), name: ref('title'), order: number(-1e9, 1e9), place: ref('title'), in: ref('slug'), mode: ref('slug'), standard: ref('format'),
-      shot: oneOf(SHOTS), manned: { const: true }, shutter: whole(1, 20_000), limitsOff: { const: true }, note: ref('note'),
+      shot: oneOf(SHOTS), manned: { const: true }, shutter: whole(1, 20_000), air: object(['m'], { m: number(0, 20_000), crowd: { const: true }, wall: { const: true }, channel: whole(1, 200) }), limitsOff: { const: true }, note: ref('note'),
       ports: { ...mapOf(object([], { format: ref('format'), feed: oneOf(FEEDS), of: ref('slug'), label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' }, sound: oneOf(OPENINGS), soundDelayMs: number(0, 2000), level: oneOf(LEVELS), division: oneOf(DIVISIONS), unprotected: { const: true }, range: oneOf(RANGES), transfer: oneOf(TRANSFERS), clean: { const: true }, aspect: oneOf(ASPECTS), fit: oneOf(FITS), offAir: { const: true }, reserved: ref('title') }, { minProperties: 1 }), 200), minProperties: 1 },
     }),
     linkEnd: object(['device', 'port'], { device: ref('slug'), port: ref('slug') }),

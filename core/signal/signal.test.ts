@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { formatExists, formatLabel, frameMs, hdmiRate, parseFormatLabel, RASTER_IDS, rate, RATE_TEXTS, SCANS, sdiRate, slipSeconds, differsBy1001, type Coding, type VideoFormat } from '#core/signal'
+import { differsBy1001, formatExists, formatLabel, frameMs, freeSpaceLossDb, hdmiRate, parseFormatLabel, radioMarginDb, radioRangeM, RASTER_IDS, rate, RATE_TEXTS, SCANS, sdiRate, slipSeconds, type Coding, type VideoFormat, usbVideoBits } from '#core/signal'
 import { fmt } from '../tests/plans'
 
 const V: Coding = { sampling: '4:2:2', depth: 10 }
@@ -71,5 +71,25 @@ describe('HDMI', () => {
   it('has no segmented frame and no 2048 raster', () => {
     expect(hdmiRate(fmt('1080psf25'), V)).toBeUndefined()
     expect(hdmiRate(fmt('2048x1080p24'), V)).toBeUndefined()
+  })
+})
+
+describe('radio', () => {
+  const budget = { fMHz: 2400, eirpDbm: 20, gainDbi: 2, needsDbm: -70, channels: 4 }
+  // 32.44 + 20 log10(0.1) + 20 log10(2400) = 32.44 - 20 + 67.60 = 80.04 dB.
+  it('loses 80 dB over 100 m at 2.4 GHz, and 6 dB more over twice the distance', () => {
+    expect(freeSpaceLossDb(100, 2400)).toBeCloseTo(80.04, 2)
+    expect(freeSpaceLossDb(200, 2400) - freeSpaceLossDb(100, 2400)).toBeCloseTo(6.02, 2)
+  })
+  // 20 + 2 - 80.04 - 6 + 70 = 5.96 dB; a crowd takes 12 of them, a wall 18.
+  it.each([[{ m: 100 }, 5.96], [{ m: 100, crowd: true }, -6.04], [{ m: 100, wall: true }, -12.04], [{ m: 100, crowd: true, wall: true }, -24.04]])('keeps %j: %d dB', (way, margin) => expect(radioMarginDb(budget, way)).toBeCloseTo(margin, 2))
+  it('has nothing left at its range, whatever stands between', () => {
+    for (const way of [{}, { crowd: true }, { wall: true }]) expect(radioMarginDb(budget, { m: radioRangeM(budget, way), ...way })).toBeCloseTo(0, 9)
+  })
+})
+
+describe('video over USB', () => {
+  it.each([['1080p30', 16, 995.3], ['1080p60', 16, 1990.7], ['2160p30', 16, 3981.3], ['2160p30', 12, 2986]])('%s at %d bit a pixel asks %d Mb/s', (label, bits, mbits) => {
+    expect(usbVideoBits(parseFormatLabel(label)!, bits) / 1e6).toBeCloseTo(mbits, 0)
   })
 })

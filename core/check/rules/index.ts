@@ -46,6 +46,7 @@ import { L02 } from './L02'
 import { L03 } from './L03'
 import { L04 } from './L04'
 import { L05 } from './L05'
+import { L08 } from './L08'
 import { L09 } from './L09'
 import { O01 } from './O01'
 import { O02 } from './O02'
@@ -59,7 +60,7 @@ import { R06 } from './R06'
 export const RULES: readonly Rule[] = [
   F01, F02, F03, F04, F05, F06, F07, F08, F09, F10, F11, F12, F13, F14, F15, F16, F17, F18, F19, F20, F21,
   C01, C02, C03, C04, C05, C06, C07, C08, C09, C10, C11, C12, C13, C14, C15, C16, C17,
-  L01, L02, L03, L04, L05, L09,
+  L01, L02, L03, L04, L05, L08, L09,
   O01, O02, O03,
   A01, A08,
   E01, E04,

@@ -218,4 +218,16 @@ export const FORMAT: readonly Faulty[] = [
     plan: plan({ devices: { pad: { model: 'tablet-slides', limitsOff: true, ports: { 'usb-c': { format: fmt('1080p60'), aspect: '16:9' } } }, conv: 'usbc-hdmi-basic', main: 'switcher-4-scaling 1080p50' }, links: { a: 'pad.usb-c > conv.in usbc-lead 0', b: 'conv.out > main.in-1 hdmi-passive 2' } }),
     offers: ['Set pad to 1080p30', 'In its place'], says: ['conv', '1080p60'],
   },
+  {
+    // 3840 x 2160 x 16 x 30 = 3.98 Gb/s of about 3.2.
+    name: '2160 uncompressed over USB at 5 Gb/s', gives: ['F05'],
+    plan: plan({ devices: { pc: 'computer 2160p30', cap: 'capture-raw' }, links: { a: 'pc.hdmi-1 > cap.in hdmi-passive 2' } }),
+    offers: ['Set pc to 1080p30', 'Use another device: Capture device, HDMI, up to 2160p60'], says: ['3.98\u00A0Gb/s', '3.2\u00A0Gb/s', 'USB at 5 Gb/s'],
+  },
+  {
+    // Twice 1920 x 1080 x 16 x 50 = 1.66 Gb/s are 3.32.
+    name: 'two captures on one controller', gives: ['F05'],
+    plan: plan({ devices: { cam: 'camera-ptz 1080p50', pc: 'computer 1080p50', host: { model: 'computer-control' }, a: { model: 'capture-sdi', in: 'host' }, b: { model: 'capture-raw', in: 'host' } }, links: { x: 'cam.sdi > a.in coax-rg6 10', y: 'pc.hdmi-1 > b.in hdmi-passive 2' } }),
+    offers: ['Give a a controller of its own', 'Give b a controller of its own'], says: ['a and b', 'host', '3.32\u00A0Gb/s'],
+  },
 ]

@@ -8,7 +8,7 @@ import { lengthText, moneyText, removalEdits } from '#core/check'
 import { completePlan, freshId, slug, type Device, type Edit, type KitItem } from '#core/plan'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { useBoardStore } from '~/stores/board'
-import { useUnits } from '~/stores/look'
+import { toMetres, toTyped, useUnits } from '~/stores/look'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
 import { SCREEN_KEYS } from '~/stores/screens'
@@ -81,6 +81,12 @@ async function setMode(mode: string): Promise<void> {
 const outputs = computed(() => (model.value ? portsOf(model.value, 'out') : []))
 const inputs = computed(() => (model.value ? portsOf(model.value, 'in') : []))
 const labelSchema = string().max(24, 'at most 24 characters')
+const airSchema = number().transform((value, original) => (typeof original === 'string' ? Number(original.replace(',', '.')) : value)).typeError('a distance').min(0, 'not below 0').max(20_000, 'at most 20 000')
+function setAir(text: string): void {
+  void set(['air'], text === '' ? undefined : { ...device.value?.air, m: toMetres(Number(text.replace(',', '.')), units.value) }, `Way of ${device.value!.name} through the air`)
+}
+/** Computers that a capture may hang on: not itself, and nothing that it houses. */
+const hostsFor = (id: string) => Object.entries(plan.value.devices).filter(([other, one]) => other !== id && one.in !== id && (plan.value.models[one.model]!.kind === 'computer' || plan.value.models[one.model]!.kind === 'controller'))
 const placeSchema = string().max(120, 'at most 120 characters')
 const LIMIT_WORDS = { 'power-off': 'switches itself off', 'sleep': 'goes to sleep', 'recording': 'stops recording' } as const
 const noteSchema = string().max(400, 'at most 400 characters')
@@ -237,6 +243,20 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
             <template v-if="model.limits?.length">
               <dt>By itself</dt>
               <dd><span class="small">{{ model.limits.map(({ what, minutes }) => `${LIMIT_WORDS[what]} after ${minutes} min`).join(', ') }}</span><label v-if="model.limits.some(({ settable }) => settable)" class="small check"><input type="checkbox" :checked="device.limitsOff === true" @change="set(['limitsOff'], (event => (event.target as HTMLInputElement).checked || undefined)($event), `What ends ${device!.name} by itself`)"> switched off</label></dd>
+            </template>
+            <template v-if="model.radio">
+              <dt>Through the air</dt>
+              <dd class="small"><input class="pick ms" inputmode="decimal" :value="device.air ? toTyped(device.air.m, units) : ''" placeholder="how far" aria-label="Distance through the air" @change="event => typed(event, airSchema, setAir, device!.air ? toTyped(device!.air.m, units) : '')"> {{ units.length }}
+                <template v-if="device.air">
+                  <label class="check"><input type="checkbox" :checked="device.air.crowd === true" @change="event => set(['air', 'crowd'], (event.target as HTMLInputElement).checked || undefined, `Crowd before ${device!.name}`)"> a crowd between</label>
+                  <label class="check"><input type="checkbox" :checked="device.air.wall === true" @change="event => set(['air', 'wall'], (event.target as HTMLInputElement).checked || undefined, `Wall before ${device!.name}`)"> a wall between</label>
+                  <select class="pick" aria-label="Channel" :value="device.air.channel ?? ''" @change="event => set(['air', 'channel'], Number((event.target as HTMLSelectElement).value) || undefined, `Channel of ${device!.name}`)"><option value="">no channel said</option><option v-for="n in model.radio.channels" :key="n" :value="n">channel {{ n }}</option></select>
+                </template>
+              </dd>
+            </template>
+            <template v-if="model.usb">
+              <dt>In</dt>
+              <dd><select class="pick" aria-label="Computer that it hangs on" :value="device.in ?? ''" @change="event => set(['in'], (event.target as HTMLSelectElement).value, `${device!.name} hangs on a computer`)"><option value="">a USB controller of its own</option><option v-for="[id, one] in hostsFor(chosen)" :key="id" :value="id">the USB of {{ one.name }}</option></select></dd>
             </template>
             <dt>Place</dt>
             <dd><input class="pick" list="places" :value="device.place ?? ''" placeholder="where it stands" aria-label="Place" @change="event => typed(event, placeSchema, value => set(['place'], value, `Place of ${device!.name}`), device!.place ?? '')"><datalist id="places"><option v-for="place in placesOf(plan)" :key="place" :value="place" /></datalist></dd>
