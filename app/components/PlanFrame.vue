@@ -46,7 +46,7 @@ watch([() => route.params.show, () => route.params.plan], async ([show, plan]) =
 }, { immediate: true })
 // Every screen and dialog is fetched while there is time, so that all of them open when the server is away.
 onMounted(() => onNuxtReady(() => {
-  void Promise.all([import('./QuestionDialog.vue'), import('./PaletteDialog.vue'), import('./HelpDialog.vue'), import('./PromptDialog.vue'), import('./AddDialog.vue'), import('./ChoicesDialog.vue'), import('./EntryDialog.vue'), import('./CopyDialog.vue')]).catch(() => undefined)
+  void Promise.all([import('./QuestionDialog.vue'), import('./PaletteDialog.vue'), import('./HelpDialog.vue'), import('./PromptDialog.vue'), import('./AddDialog.vue'), import('./ChoicesDialog.vue'), import('./EntryDialog.vue'), import('./CopyDialog.vue'), import('./HouseCableDialog.vue')]).catch(() => undefined)
   for (const { id } of SCREENS) void preloadRouteComponents(`${base.value}/${id}`)
 }))
 useHead({ title: computed(() => (store.show ? `${store.show.title}: ${props.screen}` : 'Interlumen')) })

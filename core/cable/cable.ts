@@ -38,6 +38,8 @@ export interface CableModel extends Sold {
   readonly stock: readonly { readonly m: number, readonly minor: number }[]
   /** False where pieces cannot be joined (optical). */
   readonly joins: boolean
+  /** Lies in the building already, between these two places: one piece, used once, and free. */
+  readonly installed?: readonly [string, string]
 }
 
 /** A passive change of connector shape at one end of a cable. */

@@ -116,7 +116,8 @@ function cableChoices(traced: Traced, at: WireTrace): Proposal[] {
   if (!out || !input) return [takeOut]
   // Every cable of the kind, also those that do not reach: the list says by how much.
   const cables = [...allLeads(plan)].flatMap(([id, row]): Proposal[] => {
-    if (row.kind !== 'cable' || row.carries !== out.carries) return []
+    // What is installed comes by the ways, where its ends are.
+    if (row.kind !== 'cable' || row.carries !== out.carries || row.installed) return []
     const adapters = adaptersFor(allLeads(plan), out, row, input)
     const draft = new Draft(plan)
     const lead = draft.lead(id)

@@ -14,9 +14,14 @@ const proposal = (title: string, draft: Draft): Proposal => ({ title, edits: dra
 
 /** How far the link's ends are apart: its route, or what its pieces add up to. */
 export function spanOf({ wire, figures }: WireTrace): Span {
-  if (wire.link.routeM !== undefined) return { routeM: wire.link.routeM }
-  return figures?.lengthM === undefined ? {} : { cutM: figures.lengthM }
+  const places = placesAt(wire.from?.node, wire.to?.node)
+  if (wire.link.routeM !== undefined) return { routeM: wire.link.routeM, ...places }
+  return figures?.lengthM === undefined ? places : { cutM: figures.lengthM, ...places }
 }
+
+/** The places of two ends, where both are known. */
+export const placesAt = (from: Node | undefined, to: Node | undefined): Pick<Span, 'places'> =>
+  from?.device.place !== undefined && to?.device.place !== undefined ? { places: [from.device.place, to.device.place] } : {}
 
 /** Sets an output to a format, in the mode that allows it. */
 export function setFormat(draft: Draft, node: Node, portId: string, format: VideoFormat): boolean {
@@ -168,7 +173,7 @@ export function connectTo(traced: Traced, from: Socket, inputs: readonly Socket[
     const owner = from.node.device.name
     const end: LinkEnd = { device: from.node.id, port: from.portId }
     const lay = (signal: Signal, set?: VideoFormat) => {
-      const way = waysBetween(plan, { port: from.port!, signal }, target, span)[0]
+      const way = waysBetween(plan, { port: from.port!, signal }, target, { ...placesAt(from.node, socket.node), ...span })[0]
       if (!way) return
       const draft = new Draft(plan)
       if (set && !setFormat(draft, from.node, from.portId, set)) return

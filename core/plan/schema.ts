@@ -57,6 +57,7 @@ const cable = object(['kind', 'title', 'carries', 'ends', 'oneWay', 'joins', 're
   ...sold,
   kind: { const: 'cable' },
   oneWay: { type: 'boolean' },
+  installed: listOf(ref('title'), 2, 2),
   joins: { type: 'boolean' },
   reach: {
     type: 'object',

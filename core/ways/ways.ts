@@ -51,6 +51,8 @@ export interface Target {
 export interface Span {
   readonly routeM?: number
   readonly cutM?: number
+  /** Where its two ends are, by the names of places: what is installed between them may be taken. */
+  readonly places?: readonly [string | undefined, string | undefined]
 }
 
 /**
@@ -124,9 +126,18 @@ export function waysBetween(plan: Plan, start: Start, target: Target, span: Span
   }
 }
 
-/** All leads by id: the catalogue's, and the plan's own, which stand before a row of the same id. */
+/** All leads by id: the catalogue's, and the plan's own, which stand before a row of the same id; without what is installed and in use. */
 export function allLeads(plan: Plan): ReadonlyMap<string, LeadModel> {
-  return new Map<string, LeadModel>([...LEADS, ...Object.entries(plan.leads)])
+  const taken = new Set(Object.values(plan.links).map(({ cable }) => cable))
+  const own = Object.entries(plan.leads).filter(([id, lead]) => !(lead.kind === 'cable' && lead.installed && taken.has(id)))
+  return new Map<string, LeadModel>([...LEADS, ...own])
+}
+
+/** Whether an installed cable leads from the one place to the other; one that works both ways may be used either way. */
+function joinsPlaces({ installed, oneWay }: CableModel, places: Span['places']): boolean {
+  const [from, to] = places ?? []
+  if (!installed || from === undefined || to === undefined) return false
+  return (installed[0] === from && installed[1] === to) || (!oneWay && installed[0] === to && installed[1] === from)
 }
 
 const byMerit = (a: Way, b: Way): number => Number(a.risky) - Number(b.risky) || a.minor - b.minor || a.devices.length - b.devices.length
@@ -176,7 +187,7 @@ function stocked(plan: Plan): Shelf[] {
  */
 function spansOf(span: Span): { one: Span[][], two: Span[][], half: Span[][] } {
   const lead: Span = { routeM: 0 }
-  if (span.routeM === undefined && span.cutM === undefined) return { one: [[span, lead]], two: [[span, lead, lead]], half: [] }
+  if (span.routeM === undefined && span.cutM === undefined) return { one: [[span, lead]], two: span.places ? [[span, lead, lead], [lead, span, lead]] : [[span, lead, lead]], half: [] }
   const half: Span = span.routeM !== undefined ? { routeM: span.routeM / 2 } : { cutM: span.cutM! / 2 }
   return { one: [[span, lead], [lead, span]], two: [[span, lead, lead], [lead, span, lead], [lead, lead, span]], half: [[half, half]] }
 }
@@ -198,7 +209,7 @@ function rememberedCables(leads: ReadonlyMap<string, LeadModel>): (signal: Signa
   const known = new Map<Port, Map<Port, Map<string, Fitted | undefined>>>()
   return (signal, out, span, input) => {
     const { raster, scan, rate } = signal.format
-    const key = `${raster}${scan}${rate}${signal.coding.sampling}${signal.coding.depth}/${span.routeM}/${span.cutM}`
+    const key = `${raster}${scan}${rate}${signal.coding.sampling}${signal.coding.depth}/${span.routeM}/${span.cutM}/${span.places?.join('>')}`
     const fromOut = known.get(out) ?? new Map<Port, Map<string, Fitted | undefined>>()
     const answers = fromOut.get(input) ?? new Map<string, Fitted | undefined>()
     known.set(out, fromOut)
@@ -215,8 +226,9 @@ export function cablesBetween(leads: ReadonlyMap<string, LeadModel>, signal: Pic
     if (model.kind !== 'cable' || model.carries !== out.carries) continue
     const adapters = adaptersFor(leads, out, model, input)
     if (!adapters || (model.bare && (adapters.from ?? adapters.to))) continue
-    const pieces = span.routeM === undefined && span.cutM !== undefined ? choosePieces(model, span.cutM)?.pieces : undefined
-    if (span.routeM === undefined && span.cutM !== undefined && !pieces) continue
+    if (model.installed && !joinsPlaces(model, span.places)) continue
+    const pieces = model.installed ? [model.stock[0]!.m] : span.routeM === undefined && span.cutM !== undefined ? choosePieces(model, span.cutM)?.pieces : undefined
+    if (!model.installed && span.routeM === undefined && span.cutM !== undefined && !pieces) continue
     const link: Pick<Link, 'routeM' | 'pieces'> = { ...(span.routeM === undefined ? {} : { routeM: span.routeM }), ...(pieces ? { pieces } : {}) }
     const carried = carry(signal, out, { cable: model, fromAdapter: adapters.from?.row, toAdapter: adapters.to?.row }, link, input)
     if (carried.stop || !carried.figures) continue

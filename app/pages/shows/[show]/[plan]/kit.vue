@@ -20,6 +20,7 @@ const units = useUnits()
 const view = ref<'devices' | 'counts' | 'models'>('devices')
 const chosen = ref<string>()
 const adding = ref(false)
+const housing = ref(false)
 const filter = ref('')
 const list = ref<HTMLElement>()
 
@@ -175,7 +176,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
 </script>
 
 <template>
-  <PlanFrame screen="kit" :keys="keys" :foot-name="device?.name" :busy="adding || selection.dialog !== undefined">
+  <PlanFrame screen="kit" :keys="keys" :foot-name="device?.name" :busy="adding || housing || selection.dialog !== undefined">
     <div v-if="store.plan" class="kit">
       <div class="bar">
         <div class="tabs" role="tablist" aria-label="View">
@@ -185,6 +186,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
         <span class="quiet small sums">{{ money(sums.hire) }} hire, {{ money(sums.buy) }} to buy<template v-if="sums.missing">, {{ money(sums.missing) }} for what is missing</template></span>
         <template v-if="view === 'counts'">
           <button v-if="uncounted" type="button" class="btn small" @click="ownAll">Count {{ uncounted }} more as owned</button>
+          <button type="button" class="btn small" @click="housing = true">A cable of the house</button>
           <button type="button" class="btn small" @click="copyTable">Copy as text</button>
         </template>
         <button type="button" class="btn small" @click="adding = true">Add a device</button>
@@ -287,6 +289,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
         </table>
       </div>
     </div>
+    <LazyHouseCableDialog v-if="housing" @close="housing = false" />
     <LazyAddDialog v-if="adding" open :role="undefined" @close="adding = false" @added="added" />
   </PlanFrame>
 </template>
