@@ -105,8 +105,15 @@ describe('whatif', () => {
     expect(run(['whatif', 'demo/harbour-robotics-cup.json']).stdout).toMatch(/^Director's screen, Hall screen east, Hall screen west, Overflow room, Program recorder, Stream encoder\n {4}Main \(/)
     expect(JSON.parse(run(['whatif', CLEAN, '--json']).stdout)[0]).toMatchObject({ things: [{ loss: { of: 'device', id: 'main' } }] })
   })
+  it('takes a whole place away, and the mains', () => {
+    const fair = 'demo/three-hall-science-fair.json'
+    // What else stands in the hall goes with it; the hall's program is one of the central switcher's inputs.
+    expect(run(['whatif', fair, '--without', 'Physics hall']).stdout).toMatch(/^Without everything at Physics hall \(23 devices; together\):\n {2}dark: nothing\n {2}lost: .*Physics: Wave tank/)
+    expect(run(['whatif', fair, '--without', 'Control']).stdout).toContain('dark: Foyer wall (program)')
+    expect(run(['whatif', fair, '--without', 'mains']).stdout).toMatch(/^Without the mains/)
+  })
   it('ends with 2 for a thing that is not there', () => {
-    expect(run(['whatif', CLEAN, '--without', 'nope'])).toMatchObject({ status: 2, stderr: expect.stringMatching(/no device or link nope; there are .*wide/) })
+    expect(run(['whatif', CLEAN, '--without', 'nope'])).toMatchObject({ status: 2, stderr: expect.stringMatching(/no device, link or place nope; there are .*wide/) })
   })
 })
 
@@ -121,4 +128,28 @@ describe('why', () => {
     ['an unknown device', ['--at', 'nope', '--symptom', 'black'], /--at: no device nope; there are wide/], ['an unknown port', ['--at', 'main/nope', '--symptom', 'black'], /no port nope at main; there are in-1/],
     ['an unknown symptom', ['--at', 'main', '--symptom', 'blue'], /--symptom: found blue; allowed: black, sparkles/], ['no place', ['--symptom', 'black'], /no device \(none given\)/],
   ])('ends with 2 for %s', (_, args, message) => expect(run(['why', CLEAN, ...args])).toMatchObject({ status: 2, stdout: '', stderr: expect.stringMatching(message) }))
+})
+
+describe('inside', () => {
+  it('lists what each deliverable holds, by how it holds it', () => {
+    const { status, stdout } = run(['inside', 'demo/three-hall-science-fair.json'])
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/^Physics hall projector \(program\)\n {4}when cut to: Physics: wide, .*Physics: guest call\n/)
+    expect(stdout).toMatch(/Physics operator \(multiview\)\n {4}when cut to: Physics: slides, .*\n {4}as a tile: Physics: wide, /)
+    expect(JSON.parse(run(['inside', CLEAN, '--json']).stdout)).toMatchObject({ layers: expect.any(Array), deliverables: [{ device: expect.any(String) }, {}, {}, {}] })
+  })
+})
+
+describe('what is accepted', () => {
+  it('is told with its reason, and does not count', () => {
+    const file = JSON.parse(readFileSync(CLEAN, 'utf8')) as { plans: { main: { links: Record<string, { routeM?: number, pieces?: number[] }>, accepted?: object } } }
+    const [id] = Object.entries(file.plans.main.links).find(([, link]) => link.routeM !== undefined && link.routeM < 6)!
+    file.plans.main.links[id]!.routeM = 9
+    const before = run(['check', '-'], JSON.stringify(file))
+    expect(before.status).toBe(1)
+    file.plans.main.accepted = { tested: { finding: `L01:link/${id}/cable`, reason: 'tested with this lead' } }
+    const after = run(['check', '-'], JSON.stringify(file))
+    expect(after.status).toBe(0)
+    expect(after.stdout).toContain('Accepted: tested with this lead')
+  })
 })

@@ -3,19 +3,21 @@ import { CATALOGUE_CURRENCY } from '#core/catalog'
 import { check, isClean, moneyText, msText, remediesOf, say, type Checked, type Quantity } from '#core/check'
 import { applyEdits, canonicalText, openFile, own, problemText, type ShowFile } from '#core/plan'
 import { ladder } from '#core/solve'
-import { singlePoints, SYMPTOMS, whatIf, why, type LossEffect, type Symptom } from '#core/whatif'
+import { inside, placesOf, singlePoints, SYMPTOMS, whatIf, why, type LossEffect, type Symptom } from '#core/whatif'
 
 const USAGE = `usage:
   npm run -s interlumen -- check FILE [--plan ID] [--json]
   npm run -s interlumen -- apply FILE --finding KEY --remedy N [--plan ID]
   npm run -s interlumen -- standard FILE [--plan ID] [--json]
   npm run -s interlumen -- whatif FILE [--without ID] [--plan ID] [--json]
+  npm run -s interlumen -- inside FILE [--plan ID] [--json]
   npm run -s interlumen -- why FILE --at DEVICE[/PORT] --symptom NAME [--plan ID] [--json]
 
 check exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.
 apply prints the file with remedy N (from 1, as check --json lists them) of the finding applied.
 standard lists what the plan would be in each operating standard that its switchers offer, the best first.
-whatif says what goes dark when the device or link ID fails; without ID it lists every single thing that darkens a sink.
+inside lists what each screen, recorder and stream can show and lets be heard.
+whatif says what goes dark when the device or link ID fails, all at the place ID, or the mains; without ID it lists every single thing that darkens a sink.
 why lists what would explain a symptom there, the likeliest first: ${Object.keys(SYMPTOMS).join(', ')}.
 FILE may be - for standard input.`
 
@@ -82,7 +84,7 @@ function plainNumber(quantity: Quantity): unknown {
 
 function reportJson(checked: Checked): string {
   const findings = checked.findings.map(finding => ({
-    id: finding.id, key: finding.key, severity: finding.severity, at: finding.at, message: say(finding),
+    id: finding.id, key: finding.key, severity: finding.severity, at: finding.at, message: say(finding), ...(finding.accepted === undefined ? {} : { accepted: finding.accepted }),
     numbers: Object.fromEntries(Object.entries(finding.with).map(([name, quantity]) => [name, plainNumber(quantity)])),
     remedies: remediesOf(checked, finding).map(({ title, edits }) => ({ title, edits })),
   }))
@@ -94,6 +96,10 @@ function reportText(checked: Checked): string {
   const lines = [`${arrive} of ${wanted} pictures arrive  H ${counts.H}  D ${counts.D}  R ${counts.R}  Q ${counts.Q}  N ${counts.N}`]
   for (const finding of checked.findings) {
     lines.push('', `${finding.severity}  ${finding.key}`, `   ${say(finding)}`)
+    if (finding.accepted !== undefined) {
+      lines.push(`   Accepted: ${finding.accepted}`)
+      continue
+    }
     for (const [i, remedy] of remediesOf(checked, finding).entries()) lines.push(`   ${i + 1}. ${remedy.title}  (then ${remedy.effect.after.arrive} of ${remedy.effect.after.wanted})`)
   }
   return lines.join('\n')
@@ -151,13 +157,34 @@ function runStandard(args: readonly string[]): number {
   return 0
 }
 
+const SHARE_WORDS = { always: 'always', can: 'when cut to', tile: 'as a tile', heard: 'heard' } as const
+
+function runInside(args: readonly string[]): number {
+  const { file, values, json } = readOptions(args, ['json', 'plan'])
+  const show = readFile(file)
+  const matrix = inside(check(show.plans[choosePlan(show, values.get('plan'))]!).traced)
+  if (json) {
+    console.log(JSON.stringify(matrix, null, 2))
+    return 0
+  }
+  matrix.deliverables.forEach(({ name, feed, lit, misses }, j) => {
+    console.log(`${name} (${lit ? feed ?? 'a source' : 'dark'})${misses.length ? `, misses ${misses.join(', ')}` : ''}`)
+    for (const [share, words] of Object.entries(SHARE_WORDS)) {
+      const held = matrix.layers.filter((_, i) => matrix.share[i]![j] === share).map(layer => layer.name)
+      if (held.length) console.log(`    ${words}: ${held.join(', ')}`)
+    }
+  })
+  if (matrix.deliverables.length === 0) console.log('Nothing is delivered yet.')
+  return 0
+}
+
 function runWhatIf(args: readonly string[]): number {
   const { file, values, json } = readOptions(args, ['json', 'plan', 'without'])
   const show = readFile(file)
   const plan = show.plans[choosePlan(show, values.get('plan'))]!
   const checked = check(plan)
   const currency = plan.brief.currency ?? CATALOGUE_CURRENCY
-  const spare = ({ inKit, spareMinor }: LossEffect) => (inKit ? 'a spare is in the kit' : `a spare costs ${moneyText(spareMinor, currency)}`)
+  const spare = ({ inKit, spareMinor, loss: { of } }: LossEffect) => (of === 'place' || of === 'power' ? 'together' : inKit ? 'a spare is in the kit' : `a spare costs ${moneyText(spareMinor, currency)}`)
   const id = values.get('without')
   if (id === undefined) {
     const points = singlePoints(checked)
@@ -171,8 +198,8 @@ function runWhatIf(args: readonly string[]): number {
     }
     return 0
   }
-  const of = own(plan.devices, id) ? 'device' : own(plan.links, id) ? 'link' : undefined
-  if (!of) throw new Unusable(`no device or link ${id}; there are ${[...Object.keys(plan.devices), ...Object.keys(plan.links)].join(', ')}`)
+  const of = own(plan.devices, id) ? 'device' : own(plan.links, id) ? 'link' : placesOf(plan).includes(id) ? 'place' : id === 'mains' ? 'power' : undefined
+  if (!of) throw new Unusable(`no device, link or place ${id}; there are ${[...Object.keys(plan.devices), ...Object.keys(plan.links), ...placesOf(plan), 'mains'].join(', ')}`)
   const effect = whatIf(checked, { of, id })
   if (json) console.log(JSON.stringify(effect, null, 2))
   else {
@@ -207,6 +234,7 @@ try {
   else if (command === 'apply') process.exitCode = runApply(rest)
   else if (command === 'standard') process.exitCode = runStandard(rest)
   else if (command === 'whatif') process.exitCode = runWhatIf(rest)
+  else if (command === 'inside') process.exitCode = runInside(rest)
   else if (command === 'why') process.exitCode = runWhy(rest)
   else if (command === '--help' || command === 'help') console.log(USAGE)
   else throw new Unusable(USAGE)

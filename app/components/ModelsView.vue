@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
 import { computed, ref, watch } from 'vue'
-import { KINDS, MODELS, PORT_COLUMNS, portRows, portsOfRows, ROLES, type Model } from '#core/catalog'
+import { KINDS, MODELS, PORT_COLUMNS, portRows, portsOfRows, ROLES, type Model, type PortRow } from '#core/catalog'
 import { applyEdits, freshId, problemText, slug, type Edit } from '#core/plan'
 import { useNotices } from '~/stores/notices'
 import { usePlanStore } from '~/stores/plan'
@@ -29,7 +29,17 @@ const rows = computed(() => {
 })
 const model = computed<Model | undefined>(() => (chosen.value?.startsWith('builtin:') ? MODELS.get(chosen.value.slice(8)) : chosen.value === undefined ? undefined : plan.value.models[chosen.value]))
 const isOwn = computed(() => model.value !== undefined && !model.value.from && chosen.value !== undefined)
-const table = computed(() => (model.value ? portRows(model.value) : []))
+/** The ports, alike neighbours on one row: "SDI in 1 to 12". */
+const table = computed(() => {
+  const groups: { first: PortRow, last: PortRow }[] = []
+  const alike = ({ port: _p, title: _t, number: _n, ...rest }: PortRow) => JSON.stringify(rest)
+  for (const row of model.value ? portRows(model.value) : []) {
+    const before = groups.at(-1)
+    if (before && row.number && alike(before.last) === alike(row)) before.last = row
+    else groups.push({ first: row, last: row })
+  }
+  return groups.map(({ first, last }) => ({ ...first, ...(first === last ? {} : { title: `${first.title} to ${last.number}`, port: `${first.port} to ${last.port}` }) }))
+})
 watch(rows, ([first]) => {
   if (chosen.value === undefined && first) chosen.value = first.models[0]![0]
 }, { immediate: true })

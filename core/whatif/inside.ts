@@ -48,7 +48,7 @@ export interface Inside {
 export function inside(traced: Traced): Inside {
   const { chain, runs, sound, plan } = traced
   const ends = runs.filter(({ beside, end }) => !beside && end && chain.nodes.get(end.device)!.model.role === 'sink')
-    .sort((a, b) => order(a) - order(b) || (a.id < b.id ? -1 : 1))
+    .sort((a, b) => order(a) - order(b) || (a.end!.port < b.end!.port ? -1 : 1))
   const shares = ends.map(run => ({ run, pictures: run.lit ? pictures(run, new Set()) : new Map<string, Share>() }))
   const nodes = [...chain.nodes.values()].sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
   const heard = (end: LinkEnd) => (chain.nodes.get(end.device)!.model.ports[end.port]?.sound ? sound.arriving.get(socketKey(end.device, end.port)) : undefined)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWindowSize } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
 import { listWords } from '#core/check'
 import type { Inside, Share } from '#core/whatif'
@@ -24,6 +25,11 @@ const groups = computed(() => (['picture', 'sound'] as const).map(of => ({ of, t
 /** Layers that no deliverable holds: somebody set them up for nothing. */
 const nowhere = computed(() => (matrix.value?.layers ?? []).filter((_, i) => matrix.value!.share[i]!.every(share => share === undefined)).map(({ name, of }) => (of === 'sound' ? `the sound of ${name}` : name)))
 
+/** Room for a name beside its column, px; where it lacks, names stand upright. */
+const COLUMN = 106
+const { width } = useWindowSize()
+const tight = computed(() => (matrix.value?.deliverables.length ?? 0) * COLUMN + 200 > width.value)
+
 function show(device: string, port: string): void {
   const lane = store.report?.board.lanes.find(({ to }) => to?.device === device && to.port === port)
   if (lane) void router.push({ path: `/shows/${String(route.params.show)}/${String(route.params.plan)}/runs`, query: { at: lane.id } })
@@ -40,7 +46,7 @@ function show(device: string, port: string): void {
         <span v-for="[share, words] in LEGEND" :key="share" class="small quiet legend"><i class="mark" :class="share" />{{ words }}</span>
       </div>
       <div class="scroll">
-        <table>
+        <table :class="{ tight }">
           <thead>
             <tr>
               <td />
@@ -89,5 +95,11 @@ tfoot th, tfoot td { text-align: left; font-weight: 400; padding: 8px 16px 8px 0
 .can { border: 1px solid var(--light); background: linear-gradient(var(--band), var(--band)) left / 12px 100% no-repeat; border-left-color: var(--light); }
 .tile { background: repeating-linear-gradient(90deg, var(--band) 0 9px, transparent 9px 12px); }
 .heard { border-top: 1px dashed var(--light); border-bottom: 1px dashed var(--light); height: 5px; }
+.tight thead th { min-width: 0; width: 54px; padding: 12px 8px 8px 0; vertical-align: bottom; }
+.tight thead button { writing-mode: vertical-rl; transform: rotate(180deg); max-height: 168px; line-height: 1.25; }
+.tight tbody td { padding-right: 8px; }
+.tight tbody th { padding-right: 12px; max-width: min(24vw, 210px); overflow: hidden; text-overflow: ellipsis; }
+.tight tbody .mark { width: 45px; }
+.tight tfoot td { font-size: 13px; padding-right: 4px; max-width: 54px; overflow-wrap: anywhere; }
 .note { margin: 16px 0 0; max-width: 80ch; }
 </style>
