@@ -102,7 +102,9 @@ const columns = computed<Column[]>(() => props.parts.map(({ key, kind, hop }): C
 
 const delay = computed(() => {
   const last = props.lane.hops.findLast(hop => hop.is === 'cable')
-  return last?.is === 'cable' && last.delayMs !== undefined ? msText(last.delayMs) : undefined
+  if (last?.is !== 'cable' || !last.delay) return undefined
+  const { min, typ, max } = last.delay
+  return { typ: msText(typ), span: max - min < 0.5 ? '' : `, ${figure(min, min < 10 ? 1 : 0)} to ${msText(max)}` }
 })
 
 const travels = computed(() => measured.value?.as)
@@ -140,7 +142,7 @@ function extras({ effect }: Remedy | Choice): string {
           {{ say(found, units) }}
           <span v-if="found.accepted !== undefined" class="quiet">Accepted: {{ found.accepted }} <button type="button" class="severity" @click="emit('act', 'unaccept')">Count it again</button></span>
         </p>
-        <p v-if="findings.length === 0">{{ lane.lit ? 'The picture arrives.' : lane.hops.length ? 'Dark: nothing reaches it. The cause is on another lane.' : 'Nothing is connected.' }} <span v-if="delay" class="quiet">{{ delay }} behind {{ lane.from?.role === 'stage' ? 'the switcher\u2019s inputs' : 'the event' }}, typically.</span></p>
+        <p v-if="findings.length === 0">{{ lane.lit ? 'The picture arrives.' : lane.hops.length ? 'Dark: nothing reaches it. The cause is on another lane.' : 'Nothing is connected.' }} <span v-if="delay" class="quiet">{{ delay.typ }} behind {{ lane.from?.role === 'stage' ? 'the switcher\u2019s inputs' : 'the event' }}, typically{{ delay.span }}.</span></p>
         <p v-if="travels" class="small quiet">It travels as {{ travels }}.</p>
       </div>
       <div class="hands small">

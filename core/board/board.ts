@@ -1,6 +1,6 @@
 import type { CableModel } from '#core/cable'
 import { carriesPicture, isBeside, portsOf } from '#core/catalog'
-import { gathers, isStage, lengthOf, outputFormat, pathFrom, type Beside, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
+import { gathers, isStage, lengthOf, outputFormat, pathFrom, type Beside, type DelayMs, type Node, type Run, type Socket, type WireTrace } from '#core/chain'
 import { type Checked, type Finding, type Severity, SEVERITIES } from '#core/check'
 import { own } from '#core/plan'
 import { DIVISION_TITLES, formatLabel, framesPerSecond, linksOf, raster, TRANSFER_TITLES, type SdiClass, type VideoFormat } from '#core/signal'
@@ -45,8 +45,8 @@ export interface CableHop {
   readonly pinned: boolean
   /** Carries no picture, but this. */
   readonly beside: Beside | undefined
-  /** Typical delay since the run began, ms, as the picture leaves the cable. */
-  readonly delayMs: number | undefined
+  /** Delay since the run began, ms, as the picture leaves the cable. */
+  readonly delay: DelayMs | undefined
 }
 
 export interface DeviceHop {
@@ -256,7 +256,7 @@ function cableHop({ plan }: Checked['traced'], at: WireTrace): CableHop {
     routeM: link.routeM, lengthM, pieces, couplers: (link.couplers ?? 0) + Math.max(0, (pieces?.length ?? 1) - 1),
     reachM: figures?.reachM, lossDb: figures?.lossDb, budgetDb: figures?.budgetDb, bitsPerS: figures?.bitsPerS, sdiClass: figures?.sdiClass, used: figures?.used,
     light: signal && textureOf(signal.format), as: signal && traitWords(at), arrives, risky: arrives && figures?.caution !== undefined && !(figures.caution.why === 'long' && plan.brief.cableSchool === 'usual'),
-    reason: reasonOf(at), beside: at.beside, pinned: link.pinned === true, delayMs: signal?.delay.typ,
+    reason: reasonOf(at), beside: at.beside, pinned: link.pinned === true, delay: signal?.delay,
   }
 }
 

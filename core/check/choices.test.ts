@@ -62,6 +62,10 @@ describe('choices', () => {
   it('do not take an input out of a promise: what is kept off the air may not change places', () => {
     expect(titles(CLEAN['a ring of stages whose return is kept off the air']!, { of: 'input', link: 's' })).toContain('- Swap with a input 2 (b)')
   })
+  it('connect what controls to what is controlled', () => {
+    const found = titles(plan({ devices: { ctl: 'computer-control', cam: 'camera-ptz-hdmi 1080p50', main: 'switcher-4-computer 1080p50' }, links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2' } }), { of: 'output', device: 'ctl', port: 'network' })
+    expect(found).toEqual(['+ Connect it to cam Control (network)', '+ Connect it to main Control (network)'])
+  })
   it('take a converter out where a cable does', () => {
     const near = plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', to: 'hdmi-to-sdi', back: 'sdi-to-hdmi', main: 'switcher-4-strict 1080p59.94' }, links: { a: 'cam.hdmi > to.in hdmi-passive 0', b: 'to.out > back.in coax-rg6 2', c: 'back.out > main.in-1 hdmi-passive 0' } })
     expect(titles(near, { of: 'device', device: 'back', port: 'out' })[0]).toMatch(/^\+ In its place: /)

@@ -5,7 +5,7 @@ import { DIVISION_TITLES, formatLabel, listFormats, sameFormat, TRANSFER_TITLES 
 import { adaptersFor, allLeads, Draft, layWay, shortTitle, waysBetween, type Way } from '#core/ways'
 import { feederStage } from './grow'
 import { say, type Checked } from './check'
-import { connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, splitters, throughDevices, waysReaching } from './offers'
+import { connectControl, connectTo, direct, feedChoices, freeInputs, freeSockets, moveInput, offerWays, otherStandards, replaceDevice, setFormat, splitters, throughDevices, waysReaching } from './offers'
 import { isGrave, tryEdits, type Effect } from './remedy'
 import { runWith, socketName, type Proposal, type Traced } from './rule'
 
@@ -101,7 +101,12 @@ function outputChoices(traced: Traced, node: Node, portId: string, link: string 
     return { title: `Take it from ${socketName({ node, portId: other, port })}`, edits: draft.edits }
   })
   if (isStage(node)) return [...feedChoices(traced, node, portId), ...moves]
-  const unconnected = wire ? [] : connectTo(traced, { node, portId, port: own(node.model.ports, portId) }, freeInputs(traced).slice(0, 12), 'Connect it to')
+  const socket = { node, portId, port: own(node.model.ports, portId) }
+  if (socket.port?.carries === 'control') {
+    const inputs = wire ? [] : [...traced.chain.nodes.values()].filter(other => other !== node).flatMap(other => freeSockets(traced, other, 'in'))
+    return [...inputs.flatMap(input => connectControl(traced, socket, input, 'Connect it to', input)), ...moves]
+  }
+  const unconnected = wire ? [] : connectTo(traced, socket, freeInputs(traced).slice(0, 12), 'Connect it to')
   return [...unconnected, ...formatChoices(traced, node, portId), ...traitChoices(traced, node, portId), ...moves]
 }
 

@@ -1,5 +1,5 @@
 import { cutLengthM, choosePieces, pieceSumM, type CableModel } from '#core/cable'
-import { carriesPicture, makesInAnyMode, MODELS, portsOf, type Feed, type Model } from '#core/catalog'
+import { carriesPicture, makesInAnyMode, MODELS, portsOf, type Feed, type Model, type Port } from '#core/catalog'
 import { accepts, gathers, isStage, mixedBy, madeBy, outputFormat, pathFrom, socketKey, tiledBy, type Node, type Signal, type Socket, type WireTrace } from '#core/chain'
 import { own, type LinkEnd } from '#core/plan'
 import { formatLabel, listFormats, rate, RATE_TEXTS, sameFormat, setsContain, type VideoFormat } from '#core/signal'
@@ -371,4 +371,19 @@ export function betterControl({ plan }: Traced, { wire, stop }: WireTrace): Prop
     draft.connect({ ...rest, cable: draft.lead(id), ...(link.routeM === undefined ? { pieces } : {}) }, wire.id)
     return [proposal(`Take ${pieces.join(' + ')} m ${lead.title}`, draft)]
   })
+}
+
+/** The first lead on sale that joins two plugs for control. */
+export function controlLead({ plan }: Traced, out: Port, input: Port): string | undefined {
+  const leads = allLeads(plan)
+  return [...leads].find(([, row]) => row.kind === 'cable' && row.carries === 'control' && adaptersFor(leads, out, row, input))?.[0]
+}
+
+/** Joins a plug that controls with one that is controlled; the title names `named`. */
+export function connectControl(traced: Traced, out: Socket, input: Socket, verb: string, named: Socket): Proposal[] {
+  const cable = out.port && input.port && controlLead(traced, out.port, input.port)
+  if (cable === undefined) return []
+  const draft = new Draft(traced.plan)
+  draft.connect({ from: { device: out.node.id, port: out.portId }, to: { device: input.node.id, port: input.portId }, cable: draft.lead(cable) })
+  return [proposal(`${verb} ${named.node.device.name} ${named.port!.title}`.slice(0, 120), draft)]
 }

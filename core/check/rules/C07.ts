@@ -3,7 +3,7 @@ import { Draft } from '#core/ways'
 import { text, type Finding } from '../finding'
 import { inputsAreFull } from '../grow'
 import { connectTo, freeInputs, freeSockets, loopsBehind, splitOff } from '../offers'
-import { deviceName, finding, runWith, socketName, stoppedBy, wireAt, type Proposal, type Rule, type Traced } from '../rule'
+import { deviceName, finding, ghost, runWith, socketName, stoppedBy, wireAt, type Proposal, type Rule, type Traced } from '../rule'
 
 export const C07: Rule = {
   id: 'C07',
@@ -22,9 +22,11 @@ export const C07: Rule = {
     const dead = stoppedBy(traced, 'dead-end').map(({ wire, signal }) => finding('C07', 'D', { on: 'device', device: wire.to!.node.id }, 'deadEnd', {
       sender: text(deviceName(traced, signal!.origin.device)), device: text(wire.to!.node.device.name),
     }, runWith(traced, wire.id)?.id))
-    const without = stoppedBy(traced, 'no-source').map(({ wire, stop }) => finding('C07', 'D', { on: 'device', device: stop.device }, 'noSource', {
-      device: text(deviceName(traced, stop.device)), to: text(wire.to ? wire.to.node.device.name : 'nowhere'),
-    }, runWith(traced, wire.id)?.id))
+    const without = stoppedBy(traced, 'no-source').map(({ wire, stop }) => {
+      const found = finding('C07', 'D', { on: 'device', device: stop.device }, 'noSource', { device: text(deviceName(traced, stop.device)), to: text(wire.to ? wire.to.node.device.name : 'nowhere') }, runWith(traced, wire.id)?.id)
+      // A ring has neither beginning nor end: no lane would show it.
+      return found.run === undefined ? ghost(`Ring at ${deviceName(traced, stop.device)}`, found) : found
+    })
     const wired = new Set([...traced.chain.wires.values()].flatMap(({ from }) => (from ? [from.node.id] : [])))
     const full = inputsAreFull(traced)
     const alone = full ? [] : traced.pictures.flatMap(picture => (picture.of === 'source' && !wired.has(picture.device)

@@ -85,5 +85,6 @@ function moveTap(traced: Traced, { last }: Loop): Proposal[] {
   const at = traced.trace.wires.get(last.id)!
   const signal = at.signal ?? (last.from && signalAt(traced, last.from))
   const others = [...traced.chain.nodes.values()].filter(node => node.id !== last.to!.node.id && isStage(node)).flatMap(node => freeSockets(traced, node, 'in'))
+    .sort((a, b) => Number(b.port?.carries === last.to!.port?.carries) - Number(a.port?.carries === last.to!.port?.carries))
   return signal ? moveInput(traced, { ...at, signal }, others).slice(0, 2) : []
 }

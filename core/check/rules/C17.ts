@@ -1,8 +1,8 @@
-import { MODELS, portsOf, type Port } from '#core/catalog'
+import { MODELS, portsOf } from '#core/catalog'
 import { socketKey, type Node, type Socket } from '#core/chain'
-import { adaptersFor, allLeads, Draft } from '#core/ways'
+import { Draft } from '#core/ways'
 import { text } from '../finding'
-import { freeSockets } from '../offers'
+import { connectControl, controlLead, freeSockets } from '../offers'
 import { finding, type Proposal, type Rule, type Traced } from '../rule'
 
 export const C17: Rule = {
@@ -16,7 +16,7 @@ export const C17: Rule = {
     const node = at.on === 'device' ? traced.chain.nodes.get(at.device) : undefined
     if (!node) return []
     const inputs = node.model.configured!.map((id): Socket => ({ node, portId: id, port: node.model.ports[id] }))
-    const there = inputs.flatMap(input => controllers(traced).flatMap(out => connect(traced, out, input)))
+    const there = inputs.flatMap(input => controllers(traced).flatMap(out => connectControl(traced, out, input, 'Connect it to', out)))
     return [...there, ...inputs.flatMap(input => [...throughSwitch(traced, input), ...bring(traced, input)])]
   },
 }
@@ -29,19 +29,6 @@ function alone({ chain }: Traced): Node[] {
 
 /** Free plugs of what controls, and of switches that something controlling reaches. */
 const controllers = (traced: Traced): Socket[] => [...traced.chain.nodes.values()].filter(({ model }) => model.role === 'control').flatMap(node => freeSockets(traced, node, 'out'))
-
-function lead(traced: Traced, out: Port, input: Port): string | undefined {
-  const leads = allLeads(traced.plan)
-  return [...leads].find(([, row]) => row.kind === 'cable' && row.carries === 'control' && adaptersFor(leads, out, row, input))?.[0]
-}
-
-function connect(traced: Traced, out: Socket, input: Socket): Proposal[] {
-  const cable = out.port && input.port && out.port.connector !== undefined ? lead(traced, out.port, input.port) : undefined
-  if (cable === undefined) return []
-  const draft = new Draft(traced.plan)
-  draft.connect({ from: { device: out.node.id, port: out.portId }, to: { device: input.node.id, port: input.portId }, cable: draft.lead(cable) })
-  return [{ title: `Connect it to ${out.node.device.name} ${out.port!.title}`.slice(0, 120), edits: draft.edits }]
-}
 
 /** Where the one network socket of what controls is taken by a single device: a switch comes in between. */
 function throughSwitch(traced: Traced, input: Socket): Proposal[] {
@@ -60,10 +47,10 @@ function throughSwitch(traced: Traced, input: Socket): Proposal[] {
 function bring(traced: Traced, input: Socket): Proposal[] {
   const { plan } = traced
   const row = MODELS.get('computer-control')!
-  const out = portsOf(row, 'out').find(([, port]) => lead(traced, port, input.port!) !== undefined)
+  const out = portsOf(row, 'out').find(([, port]) => controlLead(traced, port, input.port!) !== undefined)
   if (!out || controllers(traced).length > 0) return []
   const draft = new Draft(plan)
   const computer = draft.device({ model: draft.model('computer-control'), name: 'Control computer', order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
-  draft.connect({ from: { device: computer, port: out[0] }, to: { device: input.node.id, port: input.portId }, cable: draft.lead(lead(traced, out[1], input.port!)!) })
+  draft.connect({ from: { device: computer, port: out[0] }, to: { device: input.node.id, port: input.portId }, cable: draft.lead(controlLead(traced, out[1], input.port!)!) })
   return [{ title: `Add a control computer at ${input.port!.title}`.slice(0, 120), edits: draft.edits }]
 }

@@ -12,7 +12,7 @@ export const R01: Rule = {
   id: 'R01',
   about: 'One item whose loss darkens program, in a show that cannot be dark.',
   says: { single: 'Every program picture goes through {device}, and there is no second one: when it fails, {sinks} sinks go dark.' },
-  find: traced => single(traced).map(({ node, sinks }) => finding('R01', 'R', { on: 'device', device: node.id }, 'single', { device: text(node.device.name), sinks: count(sinks) })),
+  find: traced => single(traced).map(({ node, sinks, run }) => finding('R01', 'R', { on: 'device', device: node.id }, 'single', { device: text(node.device.name), sinks: count(sinks) }, run)),
   remedies: (traced, { at }) => {
     const node = at.on === 'device' ? traced.chain.nodes.get(at.device) : undefined
     const line = node && lineOf(traced, node)
@@ -24,14 +24,15 @@ export const R01: Rule = {
 }
 
 /** Devices that stand in the run of every program picture, and of which the kit holds no more than are used. */
-function single(traced: Traced): { readonly node: Node, readonly sinks: number }[] {
+function single(traced: Traced): { readonly node: Node, readonly sinks: number, readonly run: string }[] {
   const { plan, chain } = traced
   if (!plan.brief.secondWay) return []
   const wants = Object.values(plan.wants).filter(({ feed }) => feed === 'program' || feed === 'clean')
-  const ways = wants.flatMap(({ sink }) => runsTo(traced, sink).filter(({ lit }) => lit).slice(0, 1).map(run => new Set(run.links.flatMap(({ wire: { from } }) => (from ? [from.node.id] : [])))))
+  const runs = wants.flatMap(({ sink }) => runsTo(traced, sink).filter(({ lit }) => lit).slice(0, 1))
+  const ways = runs.map(run => new Set(run.links.flatMap(({ wire: { from } }) => (from ? [from.node.id] : []))))
   if (ways.length === 0) return []
   return [...chain.nodes.values()].filter(node => (isStage(node) || node.model.role === 'way') && ways.every(way => way.has(node.id)) && !spared(traced, node))
-    .map(node => ({ node, sinks: ways.length }))
+    .map(node => ({ node, sinks: ways.length, run: runs[0]!.id }))
 }
 
 const lineOf = ({ plan }: Traced, node: Node): KitLine | undefined => kitLines(plan).find(({ of, id }) => of === 'model' && id === node.device.model)
