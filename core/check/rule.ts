@@ -49,8 +49,17 @@ export function stoppedBy<W extends Stop['why']>({ trace }: Traced, ...why: W[])
 
 /** The run that shows a link: the first in the order of ids that contains it. */
 export function runWith({ runs }: Traced, link: string): Run | undefined {
-  return runs.find(run => run.links.some(({ wire }) => wire.id === link))
+  let index = RUNS_BY_LINK.get(runs)
+  if (!index) {
+    index = new Map()
+    for (const run of runs) for (const { wire } of run.links) if (!index.has(wire.id)) index.set(wire.id, run)
+    RUNS_BY_LINK.set(runs, index)
+  }
+  return index.get(link)
 }
+
+/** Worked out once for all rules that ask about the same runs. */
+const RUNS_BY_LINK = new WeakMap<readonly Run[], Map<string, Run>>()
 
 /** The link at which a finding stands. */
 export function wireAt({ trace }: Traced, { at }: Finding): WireTrace | undefined {

@@ -50,12 +50,17 @@ interface Turned {
 
 /** Devices on the way with a cable led into their output and one taken from their input. */
 export function backwards({ chain }: Traced): Turned[] {
-  const wires = [...chain.wires.values()]
-  return [...chain.nodes.values()].flatMap((node) => {
+  const intoOutput = new Map<string, Wire>()
+  const outOfInput = new Map<string, Wire>()
+  for (const wire of chain.wires.values()) {
+    if (wire.to?.port?.dir === 'out' && !intoOutput.has(wire.to.node.id)) intoOutput.set(wire.to.node.id, wire)
+    if (wire.from?.port?.dir === 'in' && !outOfInput.has(wire.from.node.id)) outOfInput.set(wire.from.node.id, wire)
+  }
+  return [...intoOutput].flatMap(([id, into]) => {
+    const node = chain.nodes.get(id)!
     if (node.model.role !== 'way') return []
-    const into = wires.find(({ to }) => to?.node === node && to.port?.dir === 'out')
-    const outOf = wires.find(({ from }) => from?.node === node && from.port?.dir === 'in')
-    return into?.from?.port?.dir === 'out' && outOf?.to?.port?.dir === 'in' ? [{ node, into, outOf }] : []
+    const outOf = outOfInput.get(id)
+    return into.from?.port?.dir === 'out' && outOf?.to?.port?.dir === 'in' ? [{ node, into, outOf }] : []
   })
 }
 

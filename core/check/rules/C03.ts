@@ -12,7 +12,7 @@ export const C03: Rule = {
     inputs: '{from} and {to} are both inputs: nothing gives a picture.',
     turned: 'The link is laid from the input {from} to the output {to}: it runs the wrong way round.',
   },
-  find: traced => stoppedBy(traced, 'direction').filter(({ wire }) => !standsBackwards(traced).has(wire.id)).map(({ wire, stop }) => {
+  find: traced => laidWrong(traced).map(({ wire, stop }) => {
     const says = stop.ends.length === 2 ? 'turned' : stop.ends[0] === 'to' ? 'outputs' : 'inputs'
     return finding('C03', 'D', { on: 'link', link: wire.id, part: stop.ends[0] === 'to' ? 'to' : 'from' }, says, {
       from: text(wire.from ? socketName(wire.from) : 'a loose end'), to: text(wire.to ? socketName(wire.to) : 'a loose end'),
@@ -55,4 +55,7 @@ export const C03: Rule = {
 }
 
 /** A device turned round is told once, not at each of its two ends. */
-const standsBackwards = (traced: Traced): Set<string> => new Set(backwards(traced).flatMap(({ into, outOf }) => [into.id, outOf.id]))
+function laidWrong(traced: Traced) {
+  const turned = new Set(backwards(traced).flatMap(({ into, outOf }) => [into.id, outOf.id]))
+  return stoppedBy(traced, 'direction').filter(({ wire }) => !turned.has(wire.id))
+}

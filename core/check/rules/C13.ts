@@ -38,12 +38,13 @@ interface Loop {
   readonly live: boolean
 }
 
-/** Every cable by which a mix or a tiled picture comes back to its own inputs, over any number of devices. Linear in links for each device that gathers. */
+/** Every cable by which a mix or a tiled picture comes back to its own inputs, over any number of devices. Linear in links where there is none, and for each device in a ring else. */
 function loops(traced: Traced): Loop[] {
   const found: Loop[] = []
   const done = new Set<string>()
+  const rings = inRings(traced)
   for (const start of traced.chain.nodes.values()) {
-    if (!gathers(start) || done.has(start.id)) continue
+    if (!rings.has(start.id) || done.has(start.id)) continue
     for (const first of leaving(traced, start)) {
       const back = walk(traced, start, first)
       if (!back) continue
@@ -53,6 +54,29 @@ function loops(traced: Traced): Loop[] {
     }
   }
   return found
+}
+
+/** Devices that gather, without those that a picture leaves for good: what is left stands in a ring or behind one. */
+function inRings({ chain, runs }: Traced): ReadonlySet<string> {
+  const next = new Map<string, Set<string>>()
+  const before = new Map<string, number>()
+  const gathering = (id: string | undefined): Node | undefined => { const node = id === undefined ? undefined : chain.nodes.get(id); return node && gathers(node) ? node : undefined }
+  for (const { origin, end, lit, beside } of runs) {
+    const [from, to] = [gathering(origin?.device), gathering(end?.device)]
+    if (beside || !lit || !from || !to || (isStage(to) && own(to.device.ports, end!.port)?.offAir) || next.get(from.id)?.has(to.id)) continue
+    next.set(from.id, (next.get(from.id) ?? new Set()).add(to.id))
+    before.set(to.id, (before.get(to.id) ?? 0) + 1)
+  }
+  const left = new Set([...chain.nodes.values()].filter(gathers).map(({ id }) => id))
+  const free = [...left].filter(id => !before.get(id))
+  for (let id = free.pop(); id !== undefined; id = free.pop()) {
+    left.delete(id)
+    for (const to of next.get(id) ?? []) {
+      before.set(to, before.get(to)! - 1)
+      if (before.get(to) === 0) free.push(to)
+    }
+  }
+  return left
 }
 
 const arrives = ({ trace }: Traced, wire: Wire): boolean => trace.wires.get(wire.id)?.arrives === true && trace.wires.get(wire.id)?.beside === undefined
