@@ -96,7 +96,7 @@ const words = computed(() => (props.hop.used === undefined ? 'The cable is not m
 <template>
   <div class="margin">
     <p class="small quiet">{{ hop.bitsPerS === undefined ? 'No picture enters this cable, so nothing can be said of its reach.' : `Reach left at ${dataRateText(hop.bitsPerS)}${hop.sdiClass ? ` (${hop.sdiClass}-SDI)` : ''}. ${words} Below 10 % it is at risk. Length adds no visible delay: 5 ns a metre.` }}</p>
-    <p v-if="law?.by === 'attenuation'" class="small sheet">
+    <p v-if="law?.by === 'attenuation'" class="small loss">
       <template v-if="!sheet"><span v-if="differs" class="quiet">Its loss is from a data sheet, for this show. </span><button type="button" class="link" @click="sheet = [{ f: '750', db: '' }, { f: '1500', db: '' }, { f: '3000', db: '' }]">{{ differs ? 'Change its data sheet' : 'Loss from its data sheet' }}</button></template>
       <template v-else>
         <label v-for="(value, i) in sheet" :key="i"><input v-model="value.f" class="pick" inputmode="decimal" :aria-label="`Frequency ${i + 1}, MHz`"> MHz <input v-model="value.db" class="pick" inputmode="decimal" :aria-label="`Loss ${i + 1}, dB over 100 m`"> dB/100 m</label>
@@ -111,9 +111,9 @@ const words = computed(() => (props.hop.used === undefined ? 'The cable is not m
 <style scoped>
 .margin { display: flex; flex-direction: column; min-height: 0; flex: 1; padding: 4px 8px 0 12px; }
 .margin p { margin: 0; }
-.sheet { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; }
-.sheet .pick { width: 7ch; min-height: 26px; padding: 1px 6px; font-size: 13px; text-align: right; }
-.sheet .btn { min-height: 28px; }
+.loss { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; }
+.loss .pick { width: 7ch; min-height: 26px; padding: 1px 6px; font-size: 13px; text-align: right; }
+.loss .btn { min-height: 28px; }
 .link { color: var(--chosen); }
 .link:hover { text-decoration: underline; }
 .chart { flex: 1; min-height: 0; }

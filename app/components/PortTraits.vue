@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { inputsBefore } from '#core/chain'
-import { portsOf, type Model, type Port } from '#core/catalog'
+import { carriesPicture, portsOf, type Model, type Port } from '#core/catalog'
 import type { Device, Fit, PortSetting } from '#core/plan'
 import { DIVISION_TITLES, TRANSFER_TITLES } from '#core/signal'
 
@@ -38,9 +38,11 @@ const choices = computed<readonly Choice[]>(() => {
   ]
   const matrix = out ? model.paths.find(path => path.format === 'chosen' && path.to.includes(id)) : undefined
   if (matrix) list.push({ field: 'of', label: 'input', value: inputsBefore({ id: '', device, model, standard: undefined }, matrix, id)[0]!, options: portsOf(model, 'in').filter(([input]) => matrix.from.includes(input)).map(([value, { title }]) => ({ value, title: `shows ${title}` })) })
-  if (model.role === 'stage' && !out && port.carries !== 'sound' && port.carries !== 'control') list.push({ field: 'offAir', label: 'use', value: set.offAir ? 'true' : '', options: [{ value: '', title: 'may go to air' }, { value: 'true', title: 'kept off the air' }] })
   return list.filter(choice => choice !== undefined)
 })
+
+/** A switcher's input can be kept off the air, so that a loop through it stays open. */
+const mayAir = computed(() => props.model.role === 'stage' && props.port.dir === 'in' && carriesPicture(props.port))
 
 function take(choice: Choice, event: Event): void {
   const value = (event.target as HTMLSelectElement).value
@@ -53,5 +55,10 @@ function take(choice: Choice, event: Event): void {
   <select v-for="choice in choices" :key="choice.field" class="pick" :aria-label="`${port.title}, ${choice.label}`" :value="choice.value" @change="take(choice, $event)">
     <option v-for="option in choice.options" :key="option.value" :value="option.value">{{ option.title }}</option>
   </select>
+  <label v-if="mayAir" class="small air"><input type="checkbox" :checked="now.offAir === true" :aria-label="`${port.title} kept off the air`" @change="emit('set', 'offAir', ($event.target as HTMLInputElement).checked || undefined, `${device.name} ${port.title}: ${($event.target as HTMLInputElement).checked ? 'kept off the air' : 'may go to air'}`)"> off air</label>
   <slot v-if="choices.length === 0" />
 </template>
+
+<style scoped>
+.air { display: inline-flex; gap: 5px; align-items: center; white-space: nowrap; }
+</style>
