@@ -14,6 +14,18 @@ const coax = (short: string, title: string, k1: number, k2: number, perM: number
 const adapter = (title: string, ends: readonly [ConnectorId, ConnectorId], minor: number): AdapterModel =>
   ({ kind: 'adapter', title, carries: 'hdmi', ends, minor })
 
+/** A channel of 100 m, whatever it carries (ISO/IEC 11801). */
+const networkCopper = (carries: 'network' | 'control', title: string, short: string): CableModel => ({
+  kind: 'cable', title, short, carries, ends: ['8p8c', '8p8c'], oneWay: false, joins: true,
+  reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
+  stock: pieces([[1, 300], [2, 400], [5, 700], [10, 1100], [20, 1900], [30, 2700], [50, 4300], [75, 6200], [100, 8000]]),
+})
+const networkFibre = (carries: 'network' | 'control', title: string, short: string): CableModel => ({
+  kind: 'cable', title, short, carries, ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
+  reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }] },
+  stock: pieces([[50, 26000], [100, 32000], [200, 44000], [500, 82000]]),
+})
+
 const HDMI_ENDS = ['hdmi-a', 'hdmi-a'] as const
 
 // Where a length is not known yet, the first that fits is offered: the usual cable of each kind stands first.
@@ -68,16 +80,8 @@ const ROWS: Record<string, LeadModel> = {
     ] },
     stock: pieces([[1, 300], [2, 400], [3, 500], [5, 700], [10, 1100], [15, 1500], [20, 1900], [30, 2700], [40, 3500], [50, 4300], [75, 6200]]),
   },
-  'network-cable': {
-    kind: 'cable', title: 'Network cable', short: 'Network', carries: 'network', ends: ['8p8c', '8p8c'], oneWay: false, joins: true,
-    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
-    stock: pieces([[1, 300], [2, 400], [5, 700], [10, 1100], [20, 1900], [30, 2700], [50, 4300], [75, 6200], [100, 8000]]),
-  },
-  'network-fibre': {
-    kind: 'cable', title: 'Network over fibre, with converters', short: 'Net fibre', carries: 'network', ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
-    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }] },
-    stock: pieces([[50, 26000], [100, 32000], [200, 44000], [500, 82000]]),
-  },
+  'network-cable': networkCopper('network', 'Network cable', 'Network'),
+  'network-fibre': networkFibre('network', 'Network over fibre, with converters', 'Net fibre'),
   'xlr-lead': {
     kind: 'cable', title: 'Balanced XLR lead', short: 'XLR', carries: 'sound', ends: ['xlr', 'xlr'], oneWay: true, joins: true,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 200, faultM: 200 }] },
@@ -110,21 +114,13 @@ const ROWS: Record<string, LeadModel> = {
   },
   'coax-rg6-four': { ...coax('4 \u00D7 RG-6', 'Four RG-6 size coax in one loom', 0.585, 0.0006, 520), ends: ['bnc-4', 'bnc-4'] },
   'coax-miniature-four': { ...coax('4 \u00D7 mini', 'Four miniature coax in one loom', 1.90, 0.0015, 480), ends: ['bnc-4', 'bnc-4'] },
-  'control-network': {
-    kind: 'cable', title: 'Network cable for control', short: 'Network', carries: 'control', ends: ['8p8c', '8p8c'], oneWay: false, joins: true,
-    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 100, faultM: 100 }] },
-    stock: pieces([[1, 300], [2, 400], [5, 700], [10, 1100], [20, 1900], [30, 2700], [50, 4300], [75, 6200], [100, 8000]]),
-  },
+  'control-network': networkCopper('control', 'Network cable for control', 'Network'),
   'control-usb': {
     kind: 'cable', title: 'USB lead, A to B', short: 'USB', carries: 'control', ends: ['usb-a', 'usb-b'], oneWay: true, joins: false,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 5, faultM: 5 }] },
     stock: pieces([[1, 500], [2, 700], [3, 900], [5, 1200]]),
   },
-  'control-fibre': {
-    kind: 'cable', title: 'Control network over fibre, with converters', short: 'Ctl fibre', carries: 'control', ends: ['8p8c', '8p8c'], oneWay: false, joins: false,
-    reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }] },
-    stock: pieces([[50, 26000], [100, 32000], [200, 44000], [500, 82000]]),
-  },
+  'control-fibre': networkFibre('control', 'Control network over fibre, with converters', 'Ctl fibre'),
   'control-usb-active': {
     kind: 'cable', title: 'Active USB lead, A to B', short: 'USB active', carries: 'control', ends: ['usb-a', 'usb-b'], oneWay: true, joins: false,
     reach: { by: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 20, faultM: 20 }] },

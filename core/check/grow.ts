@@ -121,7 +121,7 @@ export function moreOutputs(traced: Traced, feed: Feed): Proposal[] {
 export function addSink(traced: Traced, from: Socket, modelId: string, name: string, feed: Feed): Edit[] | undefined {
   const row = MODELS.get(modelId)!
   const draft = new Draft(traced.plan)
-  const order = 1 + Math.max(0, ...Object.values(traced.plan.devices).map(device => device.order))
+  const order = draft.lastOrder
   const device = draft.device({ model: draft.model(modelId), name, order })
   const [inId, input] = portsOf(row, 'in')[0]!
   const node: Node = { id: device, device: { model: modelId, name, order }, model: row, standard: undefined }

@@ -68,7 +68,7 @@ export function bringSound(traced: Traced, stage: Node): Proposal[] {
     const [portId, port] = portsOf(row, 'out')[0]!
     const draft = new Draft(plan)
     const name = row.title.split(',')[0]!
-    const device = draft.device({ model: draft.model(id), name, order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+    const device = draft.device({ model: draft.model(id), name, order: draft.lastOrder })
     const from: Socket = { node: { id: device, device: { model: id, name, order: 0 }, model: row, standard: undefined }, portId, port }
     return lay(draft, from, to) ? [{ title: `Add ${name} at ${stage.device.name} ${to.port!.title}`, edits: draft.edits }] : []
   }).slice(0, 1))
@@ -103,7 +103,7 @@ export function embed(traced: Traced, sink: string): Proposal[] {
   const out = last?.wire.to
   if (!last || out?.port?.carries !== 'hdmi' || !out.port.sound) return []
   const draft = new Draft(plan)
-  const order = 1 + Math.max(0, ...Object.values(plan.devices).map(device => device.order))
+  const order = draft.lastOrder
   const box = draft.device({ model: draft.model('embedder-hdmi'), name: `Sound embedder, ${out.node.device.name}`.slice(0, 120), order: 0 })
   const mic = draft.device({ model: draft.model('microphone-radio'), name: 'Radio microphone', order })
   draft.move(last.wire.id, 'to', { device: box, port: 'in' }, last.wire.link.adapters?.to)

@@ -36,6 +36,11 @@ export class Draft {
     return key
   }
 
+  /** The place behind all devices of the plan. */
+  get lastOrder(): number {
+    return 1 + Math.max(0, ...Object.values(this.plan.devices).map(({ order }) => order))
+  }
+
   device(device: Device): string {
     const id = freshId(device.name, this.taken.devices, this.random)
     this.taken.devices[id] = true

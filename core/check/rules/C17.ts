@@ -36,7 +36,7 @@ function throughSwitch(traced: Traced, input: Socket): Proposal[] {
   const taken = [...chain.wires.values()].find(({ from, to }) => from?.node.model.kind === 'controller' && from.port?.connector === '8p8c' && to?.node.model.kind !== 'network')
   if (!taken || input.port?.connector !== '8p8c') return []
   const draft = new Draft(plan)
-  const hub = draft.device({ model: draft.model('switch-control'), name: 'Control switch', order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+  const hub = draft.device({ model: draft.model('switch-control'), name: 'Control switch', order: draft.lastOrder })
   draft.move(taken.id, 'from', { device: hub, port: 'out-2' })
   draft.connect({ from: taken.link.from!, to: { device: hub, port: 'in' }, cable: draft.lead('control-network'), pieces: [2] })
   draft.connect({ from: { device: hub, port: 'out-3' }, to: { device: input.node.id, port: input.portId }, cable: draft.lead('control-network') })
@@ -50,7 +50,7 @@ function bring(traced: Traced, input: Socket): Proposal[] {
   const out = portsOf(row, 'out').find(([, port]) => controlLead(traced, port, input.port!) !== undefined)
   if (!out || controllers(traced).length > 0) return []
   const draft = new Draft(plan)
-  const computer = draft.device({ model: draft.model('computer-control'), name: 'Control computer', order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+  const computer = draft.device({ model: draft.model('computer-control'), name: 'Control computer', order: draft.lastOrder })
   draft.connect({ from: { device: computer, port: out[0] }, to: { device: input.node.id, port: input.portId }, cable: draft.lead(controlLead(traced, out[1], input.port!)!) })
   return [{ title: `Add a control computer at ${input.port!.title}`.slice(0, 120), edits: draft.edits }]
 }

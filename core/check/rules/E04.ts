@@ -9,9 +9,9 @@ import { finding, runWith, socketName, wireAt, type Proposal, type Rule, type Tr
 export const E04: Rule = {
   id: 'E04',
   about: 'A picture of another shape in a 16:9 frame.',
-  says: { shape: '{sender} shows {aspect} in a 16:9 frame: {input} gets bars {where}, or a picture out of shape.' },
+  says: { shape: '{sender} shows {aspect} in a 16:9 frame: {input} gets bars at the sides, or a picture out of shape.' },
   find: traced => [...traced.trace.wires.values()].filter(shaped).map(({ wire, signal }) => finding('E04', 'Q', { on: 'link', link: wire.id, part: 'to' }, 'shape', {
-    sender: text(traced.chain.nodes.get(signal!.origin.device)!.device.name), aspect: text(signal!.aspect), input: text(socketName(wire.to!)), where: text('at the sides'),
+    sender: text(traced.chain.nodes.get(signal!.origin.device)!.device.name), aspect: text(signal!.aspect), input: text(socketName(wire.to!)),
   }, runWith(traced, wire.id)?.id)),
   remedies: (traced, found) => {
     const at = wireAt(traced, found)

@@ -31,7 +31,7 @@ function switchBetween({ plan }: Traced, { wire, stop }: WireTrace): Proposal[] 
   const { link } = wire
   if (!link.from || !link.to || stop?.why !== 'too-far') return []
   const draft = new Draft(plan)
-  const hub = draft.device({ model: draft.model('switch-control'), name: `Control switch, ${wire.to!.node.device.name}`.slice(0, 120), order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+  const hub = draft.device({ model: draft.model('switch-control'), name: `Control switch, ${wire.to!.node.device.name}`.slice(0, 120), order: draft.lastOrder })
   const half = link.routeM === undefined ? { pieces: choosePieces(plan.leads[link.cable] as CableModel, stop.lengthM / 2)?.pieces ?? [] } : { routeM: link.routeM / 2 }
   draft.disconnect(wire.id)
   draft.connect({ from: link.from, to: { device: hub, port: 'in' }, cable: link.cable, ...half })

@@ -39,7 +39,7 @@ function balanced({ plan }: Traced, { wire }: WireTrace): Proposal[] {
   const between = link.routeM === undefined ? choosePieces(lead, long!)?.pieces : choosePieces(lead, cutLengthM(link.routeM))?.pieces
   if (!link.from || !link.to || !between) return []
   const draft = new Draft(plan)
-  const place = (model: string, name: string) => draft.device({ model: draft.model(model), name: name.slice(0, 120), order: 1 + Math.max(0, ...Object.values(plan.devices).map(({ order }) => order)) })
+  const place = (model: string, name: string) => draft.device({ model: draft.model(model), name: name.slice(0, 120), order: draft.lastOrder })
   const near = place('balance-box', `Transformer box, ${wire.from!.node.device.name}`)
   const far = place('unbalance-box', `Transformer box, ${wire.to!.node.device.name}`)
   draft.disconnect(wire.id)
