@@ -136,6 +136,11 @@ export interface Model {
   readonly radio?: RadioBudget
   /** Captures: what they ask of the host's USB for each picture; absent, nothing (a card), or the picture is compressed before. */
   readonly usb?: { readonly class: UsbClass, readonly bitsPerPixel: number }
+  /** Stages: the input that a picture in picture always shows, where it cannot be chosen. */
+  readonly inset?: string
+  /** Stages: keys that can lie over program at once, and pictures that are recorded inside. */
+  readonly keyers?: number
+  readonly records?: number
   /** What ends its work by itself. */
   readonly limits?: readonly Limit[]
   /** Control ports, of which one must be connected for the device to be set up. */

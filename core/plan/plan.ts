@@ -29,6 +29,7 @@ export interface Plan {
   readonly segments: Readonly<Record<string, Segment>>
   readonly kit: Readonly<Record<string, KitItem>>
   readonly accepted: Readonly<Record<string, Acceptance>>
+  readonly distances: Readonly<Record<string, Distance>>
 }
 
 export const LENGTH_UNITS = ['m', 'ft'] as const
@@ -202,6 +203,13 @@ export interface Acceptance {
   readonly reason: string
 }
 
+/** How far a cable goes from the one place to the other. */
+export interface Distance {
+  readonly between: readonly [string, string]
+  /** Along the way that the cable takes, rises included. */
+  readonly m: number
+}
+
 /** A stretch of the show. */
 export interface Segment {
   readonly title: string
@@ -217,11 +225,21 @@ export function showMinutes({ start, end }: Pick<Brief, 'start' | 'end'>): numbe
   return (minutes(end) - minutes(start) + 1440) % 1440
 }
 
-export const COLLECTIONS = ['wants', 'models', 'leads', 'devices', 'links', 'segments', 'kit', 'accepted'] as const
+/** What is taken for a cable between two things that stand at one place, metres, until it is measured. */
+export const WITHIN_PLACE_M = 3
+
+/** The measured way between two places, metres; undefined until somebody has measured it. Either order of the two. */
+export function distanceM({ distances }: Pick<Plan, 'distances'>, a: string | undefined, b: string | undefined): number | undefined {
+  if (a === undefined || b === undefined) return undefined
+  const found = Object.values(distances).find(({ between: [x, y] }) => (x === a && y === b) || (x === b && y === a))
+  return found?.m ?? (a === b ? WITHIN_PLACE_M : undefined)
+}
+
+export const COLLECTIONS = ['wants', 'models', 'leads', 'devices', 'links', 'segments', 'kit', 'accepted', 'distances'] as const
 export type Collection = (typeof COLLECTIONS)[number]
 
 export function emptyPlan(title: string): Plan {
-  return { title, brief: {}, wants: {}, models: {}, leads: {}, devices: {}, links: {}, segments: {}, kit: {}, accepted: {} }
+  return { title, brief: {}, wants: {}, models: {}, leads: {}, devices: {}, links: {}, segments: {}, kit: {}, accepted: {}, distances: {} }
 }
 
 export function emptyShow(title: string): ShowFile {

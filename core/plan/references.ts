@@ -76,6 +76,13 @@ function checkOthers(plan: Plan, base: string): Refusal {
       if (!own(plan.devices, source)) return refuse(`${base}/segments/${id}/sources/${i}`, show(source), `a key of devices: ${idsOf(plan.devices)}`)
     }
   }
+  const measured = new Map<string, string>()
+  for (const [id, { between }] of Object.entries(plan.distances)) {
+    const pair = JSON.stringify([...between].sort())
+    const other = measured.get(pair)
+    if (other !== undefined) return refuse(`${base}/distances/${id}/between`, `${between.map(show).join(' and ')}, as in ${other}`, 'two places that no other distance is between')
+    measured.set(pair, id)
+  }
   return undefined
 }
 

@@ -45,6 +45,9 @@ const model = object(['title', 'role', 'ports', 'paths', 'watts', 'supply', 'min
   delay: ref('delay'),
   limits: listOf(object(['what', 'minutes'], { what: oneOf(['power-off', 'sleep', 'recording']), minutes: number(1, 10_000), settable: { const: true } }), 10),
   configured: listOf(ref('slug'), 20, 1),
+  inset: ref('slug'),
+  keyers: whole(0, 64),
+  records: whole(0, 64),
   radio: object(['fMHz', 'eirpDbm', 'gainDbi', 'needsDbm', 'channels'], { fMHz: number(100, 100_000), eirpDbm: number(-20, 60), gainDbi: number(-10, 40), needsDbm: number(-120, 0), channels: whole(1, 200) }),
   usb: object(['class', 'bitsPerPixel'], { class: oneOf(Object.keys(USB_CLASSES)), bitsPerPixel: number(1, 64) }),
   watts: number(0, 20_000),
@@ -84,6 +87,7 @@ const plan = object(['title'], {
   segments: mapOf(ref('segment'), 1000),
   kit: mapOf(ref('kit'), 2000),
   accepted: mapOf(ref('acceptance'), 2000),
+  distances: mapOf(ref('distance'), 2000),
 })
 
 const edit = {
@@ -164,6 +168,7 @@ export const SCHEMA = {
       routeM: lengthM, pieces: listOf(number(0.001, 20_000), 200, 1), couplers: whole(0, 200), turned: { const: true }, relief: { const: true }, pinned: { const: true }, note: ref('note'),
     }),
     acceptance: object(['finding', 'reason'], { finding: { type: 'string', pattern: FINDING }, reason: ref('note') }),
+    distance: object(['between', 'm'], { between: listOf(ref('title'), 2, 2), m: lengthM }),
     segment: object(['title', 'order'], { title: ref('title'), order: number(-1e9, 1e9), sources: listOf(ref('slug'), 5000) }),
     plan,
     edit,

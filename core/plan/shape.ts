@@ -72,4 +72,4 @@ function knownKeys(name: Name, pointer: string): string {
 }
 
 /** Collections are checked entry by entry. */
-const SINGULAR: Partial<Record<Name, string>> = { wants: 'want', models: 'model', leads: 'lead', devices: 'device', links: 'link', segments: 'segment', accepted: 'acceptance' }
+const SINGULAR: Partial<Record<Name, string>> = { wants: 'want', models: 'model', leads: 'lead', devices: 'device', links: 'link', segments: 'segment', accepted: 'acceptance', distances: 'distance' }

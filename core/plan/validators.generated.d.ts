@@ -23,3 +23,4 @@ export const links: Validator
 export const segments: Validator
 export const kit: Validator
 export const accepted: Validator
+export const distances: Validator

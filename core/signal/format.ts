@@ -71,6 +71,15 @@ export function differingFields(a: VideoFormat, b: VideoFormat): ('raster' | 'sc
 }
 
 /**
+ * Steps of conversion between two formats: one for another raster, one for another scan, two for another rate, whose
+ * frames are repeated or dropped. Segmented frame counts as the interlaced format that it is on the wire.
+ */
+export function conversionSteps(from: VideoFormat, to: VideoFormat): number {
+  const scan = (format: VideoFormat) => (format.scan === 'psf' ? 'i' : format.scan)
+  return Number(from.raster !== to.raster) + Number(scan(from) !== scan(to)) + 2 * Number(from.rate !== to.rate)
+}
+
+/**
  * True when some standard defines the combination: interlace only at 1080 (25, 29.97, 30 frames) and at the two
  * SD rasters, segmented frame only at 1080 and up to 30, progressive wherever the raster has totals for the rate.
  */

@@ -14,3 +14,11 @@ export const MAINS: readonly Mains[] = MAINS_IDS.map((id) => {
 })
 
 export const mainsOf = (id: MainsId): Mains => MAINS[MAINS_IDS.indexOf(id)]!
+
+/** Beats per second slower than this drift by unseen: 59.94 frames at 60 Hz beat 0.12 times a second. */
+export const SLOW_BEAT = 0.5
+
+/** Beats per second between lamps that pulse at twice the mains and a picture rate: |2 hz - k fps|, k the nearest whole. */
+export function beatOf(hz: number, fps: number): number {
+  return Math.abs(2 * hz - Math.max(1, Math.round((2 * hz) / fps)) * fps)
+}

@@ -1,2 +1,3 @@
 export * from './draft'
 export * from './ways'
+export * from './search'

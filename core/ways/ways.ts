@@ -143,12 +143,12 @@ function joinsPlaces({ installed, oneWay }: CableModel, places: Span['places']):
 const byMerit = (a: Way, b: Way): number => Number(a.risky) - Number(b.risky) || a.minor - b.minor || a.devices.length - b.devices.length
 
 /** A device that leaves the picture as it was: of use only half way, where it renews the signal. */
-const renews = ({ path, input, output }: Shelf): boolean => path.format === 'same' && input.carries === output.carries && !output.levels && !output.divisions && !path.maps && !path.edid
+export const renews = ({ path, input, output }: Shelf): boolean => path.format === 'same' && input.carries === output.carries && !output.levels && !output.divisions && !path.maps && !path.edid
 
 /** Two scalers in a row, or an idle one beside another device, gain nothing. */
 const sensible = (first: Shelf, second: Shelf): boolean => !renews(first) && !renews(second) && !(first.path.format === 'port' && second.path.format === 'port')
 
-interface Shelf {
+export interface Shelf {
   readonly id: string
   readonly row: Model
   readonly path: Path
@@ -161,7 +161,7 @@ interface Shelf {
 /** Plans that share their models share their shelf. */
 const SHELVES = new WeakMap<Plan['models'], Shelf[]>()
 
-function wayModels(plan: Plan): Shelf[] {
+export function wayModels(plan: Plan): Shelf[] {
   const shelf = SHELVES.get(plan.models) ?? stocked(plan)
   SHELVES.set(plan.models, shelf)
   return shelf
@@ -198,7 +198,7 @@ function outFormat({ row, outId }: Shelf, { node, port }: Target, now: VideoForm
   return wanted.find(format => makes.some(made => made.raster === format.raster && made.scan === format.scan && made.rate === format.rate) && !accepts(node, port, format))
 }
 
-interface Fitted {
+export interface Fitted {
   readonly cable: WayCable
   readonly carriage: NonNullable<ReturnType<typeof carry>['figures']>
   readonly risky: boolean

@@ -1,6 +1,6 @@
 import { carriesPicture, isCamera } from '#core/catalog'
 import type { Node } from '#core/chain'
-import { framesPerSecond, mainsOf } from '#core/signal'
+import { beatOf, framesPerSecond, mainsOf, SLOW_BEAT } from '#core/signal'
 import { Draft } from '#core/ways'
 import { count, text } from '../finding'
 import { stagesOf } from '../grow'
@@ -33,13 +33,10 @@ export const F14: Rule = {
     const shutters = [...new Set(cameras.map(({ fps }) => `1/${safeShutter(hz, fps)}`))]
     return [
       { title: `Set the shutter of ${names(cameras)} to ${shutters.join(' or ')}`.slice(0, 120), edits: draft.edits },
-      ...stagesOf(traced).slice(0, 1).flatMap(stage => otherStandards(traced, stage.id, { only: ({ rate }) => beatOf(hz, framesPerSecond(rate)) <= SLOW })),
+      ...stagesOf(traced).slice(0, 1).flatMap(stage => otherStandards(traced, stage.id, { only: ({ rate }) => beatOf(hz, framesPerSecond(rate)) <= SLOW_BEAT })),
     ]
   },
 }
-
-/** Beats slower than this drift by unseen: 59.94 frames at 60 Hz beat 0.12 times a second. */
-const SLOW = 0.5
 
 const names = (cameras: readonly Beating[]): string => (cameras.length > 3 ? `${cameras.slice(0, 2).map(({ node }) => node.device.name).join(', ')} and ${cameras.length - 2} more` : cameras.map(({ node }) => node.device.name).join(', '))
 
@@ -47,11 +44,6 @@ interface Beating {
   readonly node: Node
   readonly fps: number
   readonly beat: number
-}
-
-/** Beats per second between lamps that pulse at twice the mains and a picture rate: |2 hz - k fps|, k the nearest whole. */
-export function beatOf(hz: number, fps: number): number {
-  return Math.abs(2 * hz - Math.max(1, Math.round((2 * hz) / fps)) * fps)
 }
 
 /** The longest exposure 1/n s that spans whole pulses and is no longer than a picture: k / (2 hz) <= 1 / fps. */
@@ -71,6 +63,6 @@ function beating(traced: Traced, hz: number): Beating[] {
     if (!signal) return []
     const fps = framesPerSecond(signal.format.rate) * (signal.format.scan === 'i' ? 2 : 1)
     const beat = beatOf(hz, fps)
-    return beat <= SLOW || (node.device.shutter !== undefined && isSafe(hz, node.device.shutter)) ? [] : [{ node, fps, beat }]
+    return beat <= SLOW_BEAT || (node.device.shutter !== undefined && isSafe(hz, node.device.shutter)) ? [] : [{ node, fps, beat }]
   })
 }
