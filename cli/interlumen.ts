@@ -1,14 +1,18 @@
 import { readFileSync } from 'node:fs'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
 import { check, isClean, moneyText, msText, remediesOf, say, type Checked, type Quantity } from '#core/check'
+import { parseFormatLabel } from '#core/signal'
 import { applyEdits, canonicalText, openFile, own, problemText, type ShowFile } from '#core/plan'
-import { ladder } from '#core/solve'
+import highsLoader from 'highs'
+import { ladder, PRESETS, propose, type Offer, type Outcome, type PresetId } from '#core/solve'
 import { inside, placesOf, singlePoints, SYMPTOMS, whatIf, why, type LossEffect, type Symptom } from '#core/whatif'
 
 const USAGE = `usage:
   npm run -s interlumen -- check FILE [--plan ID] [--json]
   npm run -s interlumen -- apply FILE --finding KEY --remedy N [--plan ID]
   npm run -s interlumen -- standard FILE [--plan ID] [--json]
+  npm run -s interlumen -- solve FILE [--fixed STANDARD] [--weights NAME] [--plan ID] [--json]
+  npm run -s interlumen -- patch FILE [--fixed STANDARD] [--weights NAME] [--plan ID]
   npm run -s interlumen -- whatif FILE [--without ID] [--plan ID] [--json]
   npm run -s interlumen -- inside FILE [--plan ID] [--json]
   npm run -s interlumen -- why FILE --at DEVICE[/PORT] --symptom NAME [--plan ID] [--json]
@@ -16,6 +20,8 @@ const USAGE = `usage:
 check exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.
 apply prints the file with remedy N (from 1, as check --json lists them) of the finding applied.
 standard lists what the plan would be in each operating standard that its switchers offer, the best first.
+solve lists the best plans for the show, each with its price and the bound that proves it; it exits 1 where there is none, and says what collides.
+patch prints the file with the best plan made: every source, switcher and screen wired. Weights are ${Object.keys(PRESETS).join(', ')}.
 inside lists what each screen, recorder and stream can show and lets be heard.
 whatif says what goes dark when the device or link ID fails, all at the place ID, or the mains; without ID it lists every single thing that darkens a sink.
 why lists what would explain a symptom there, the likeliest first: ${Object.keys(SYMPTOMS).join(', ')}.
@@ -157,6 +163,64 @@ function runStandard(args: readonly string[]): number {
   return 0
 }
 
+async function solved(args: readonly string[], known: readonly string[]): Promise<{ show: ShowFile, id: string, outcome: Outcome, json: boolean }> {
+  const { file, values, json } = readOptions(args, known)
+  const show = readFile(file)
+  const id = choosePlan(show, values.get('plan'))
+  const label = values.get('fixed')
+  const fixed = label === undefined ? undefined : parseFormatLabel(label)
+  if (label !== undefined && !fixed) throw new Unusable(`--fixed: found ${label}; allowed: a standard such as 1080p50 or 1080i59.94`)
+  const weights = values.get('weights') ?? 'even'
+  if (!Object.hasOwn(PRESETS, weights)) throw new Unusable(`--weights: found ${weights}; allowed: ${Object.keys(PRESETS).join(', ')}`)
+  const checked = check(show.plans[id]!)
+  const outcome = propose(await highsLoader(), checked, { weights: PRESETS[weights as PresetId].weights, ...(fixed ? { fixed } : {}), most: known.includes('json') ? 5 : 1 })
+  return { show, id, outcome, json }
+}
+
+/** Why there is no plan, to standard error. */
+function tellCollisions({ collisions, unknown }: Outcome): void {
+  if (unknown) console.error('No plan was found in the time given.')
+  for (const { claims, cheapest, why } of collisions) console.error(`These cannot hold together (${why})\n${claims.map(({ words }) => `  ${words}`).join('\n')}\nCheapest to give up: ${cheapest.words}.`)
+}
+
+async function runSolve(args: readonly string[]): Promise<number> {
+  const { show, id, outcome, json } = await solved(args, ['json', 'plan', 'fixed', 'weights'])
+  const currency = show.plans[id]!.brief.currency ?? CATALOGUE_CURRENCY
+  const gap = ({ cost, bound }: Offer) => cost - bound
+  if (json) {
+    console.log(JSON.stringify({
+      plans: outcome.offers.map(offer => ({
+        standard: offer.title, price: { minor: offer.minor, missingMinor: offer.missingMinor, currency }, cost: offer.cost, bound: offer.bound, gap: gap(offer), proven: offer.proven, before: offer.effect.before, after: offer.effect.after,
+        delay: { value: offer.delayMs, unit: 'ms' }, power: { value: offer.watts, unit: 'W' }, spareInputs: offer.spareInputs, singlePoints: offer.singlePoints, gets: offer.gets, differs: offer.differs, changes: offer.parts.map(({ title }) => title), edits: offer.edits,
+      })),
+      collisions: outcome.collisions, left: outcome.left, size: outcome.size, ms: outcome.ms,
+    }, null, 2))
+  }
+  else {
+    for (const [i, offer] of outcome.offers.entries()) {
+      console.log([`${i + 1}. ${offer.title}`, `${offer.effect.after.arrive} of ${offer.effect.after.wanted} arrive`, `${moneyText(offer.minor, currency)}, ${moneyText(offer.missingMinor, currency)} to get`, msText(offer.delayMs), offer.proven ? `proven: bound ${offer.bound.toFixed(2)} of ${offer.cost.toFixed(2)} points` : `not proven: gap ${gap(offer).toFixed(2)} of ${offer.cost.toFixed(2)} points`].join('   '))
+      for (const words of offer.differs) console.log(`   ${words}`)
+      for (const { title } of i === 0 ? offer.parts : []) console.log(`   - ${title}`)
+    }
+    if (outcome.left.length) console.log(`Left as they are: ${outcome.left.join(', ')}`)
+    tellCollisions(outcome)
+  }
+  return outcome.offers.length ? 0 : 1
+}
+
+async function runPatch(args: readonly string[]): Promise<number> {
+  const { show, id, outcome } = await solved(args, ['plan', 'fixed', 'weights'])
+  const [offer] = outcome.offers
+  if (!offer) {
+    tellCollisions(outcome)
+    return 1
+  }
+  const applied = applyEdits(show.plans[id]!, offer.edits)
+  if (!applied.ok) throw new Error(problemText(applied.problem))
+  process.stdout.write(canonicalText({ ...show, plans: { ...show.plans, [id]: applied.value.plan } }))
+  return 0
+}
+
 const SHARE_WORDS = { always: 'always', can: 'when cut to', tile: 'as a tile', heard: 'heard' } as const
 
 function runInside(args: readonly string[]): number {
@@ -233,6 +297,8 @@ try {
   if (command === 'check') process.exitCode = runCheck(rest)
   else if (command === 'apply') process.exitCode = runApply(rest)
   else if (command === 'standard') process.exitCode = runStandard(rest)
+  else if (command === 'solve') process.exitCode = await runSolve(rest)
+  else if (command === 'patch') process.exitCode = await runPatch(rest)
   else if (command === 'whatif') process.exitCode = runWhatIf(rest)
   else if (command === 'inside') process.exitCode = runInside(rest)
   else if (command === 'why') process.exitCode = runWhy(rest)

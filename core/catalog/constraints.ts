@@ -31,6 +31,7 @@ export const CONSTRAINTS: readonly Constraint[] = [
   { title: 'a list of formats that the source follows', has: model => somePort(({ prefers }) => prefers !== undefined)(model) || model.paths.some(({ edid }) => edid !== undefined) },
   { title: 'loops its picture through', has: ({ role, paths }) => role === 'sink' && paths.some(({ format }) => format === 'same') },
   { title: 'any output shows any input', has: ({ paths }) => paths.some(({ format }) => format === 'chosen') },
+  { title: 'a picture in picture that always shows one input', has: ({ inset }) => inset !== undefined },
   { title: 'several outputs at once', has: ({ role, ports }) => role === 'source' && Object.values(ports).filter(({ dir }) => dir === 'out').length > 1 },
   { title: 'silent: no sound beside its picture', has: ({ role, ports }) => role === 'source' && Object.values(ports).every(({ sound }) => !sound) },
 ]

@@ -28,13 +28,13 @@ export function stagesOf({ chain }: Traced): Node[] {
 }
 
 /** Switchers of the catalogue that could take the place of a stage, cables and settings moved over, cheapest first. */
-export function largerStage(traced: Traced, stage: Node, wanted: (model: Model) => boolean): Proposal[] {
+export function largerStage(traced: Traced, stage: Node, wanted: (model: Model) => boolean, most = 2): (Proposal & { readonly model: string })[] {
   return [...MODELS].filter(([, row]) => row.role === 'stage' && row.from !== stage.model.from && wanted(row))
     .sort(([, a], [, b]) => a.minor - b.minor)
     .flatMap(([id, row]) => {
       const edits = swapStage(traced, stage, id, row)
-      return edits ? [{ title: `Use a larger switcher at ${stage.device.name}: ${row.title}`.slice(0, 120), edits }] : []
-    }).slice(0, 2)
+      return edits ? [{ title: `Use a larger switcher at ${stage.device.name}: ${row.title}`.slice(0, 120), edits, model: id }] : []
+    }).slice(0, most)
 }
 
 /** The edits that put another model in a stage's place; undefined where a cable would find no port of its kind. */
@@ -74,7 +74,7 @@ export function swapStage(traced: Traced, stage: Node, id: string, row: Model): 
 }
 
 /** A small switcher before a stage: one source of the stage moves to it, and its program takes that input. */
-export function feederStage(traced: Traced, stage: Node): Proposal[] {
+export function feederStage(traced: Traced, stage: Node, most = 2): (Proposal & { readonly model: string })[] {
   const { chain, plan } = traced
   const used = pictureInputs(stage.model).flatMap(([portId, port]) => {
     const wire = chain.entering.get(socketKey(stage.id, portId))?.[0]
@@ -97,8 +97,8 @@ export function feederStage(traced: Traced, stage: Node): Proposal[] {
       if (!way || accepted(node, input) === undefined) return []
       draft.move(give.wire.id, 'to', { device, port: input }, give.wire.link.adapters?.to)
       layWay(draft, way, { device, port: program[0] }, { device: stage.id, port: give.portId }, name)
-      return [{ title: `Put a feeder before ${stage.device.name} input ${give.port.number ?? give.portId}: ${shortTitle(row.title)}`.slice(0, 120), edits: draft.edits }]
-    }).slice(0, 2)
+      return [{ title: `Put a feeder before ${stage.device.name} input ${give.port.number ?? give.portId}: ${shortTitle(row.title)}`.slice(0, 120), edits: draft.edits, model: id }]
+    }).slice(0, most)
 }
 
 const accepted = (node: Node, portId: string): Port | undefined => own(node.model.ports, portId)

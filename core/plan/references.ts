@@ -141,6 +141,7 @@ function checkModel(model: Model, path: string): Refusal {
   }
   const loose = model.configured?.find(id => own(model.ports, id)?.carries !== 'control')
   if (loose !== undefined) return refuse(`${path}/configured`, show(loose), 'ports of the model that carry control')
+  if (model.inset !== undefined && (own(model.ports, model.inset)?.dir !== 'in' || own(model.ports, model.inset)?.carries === 'sound')) return refuse(`${path}/inset`, show(model.inset), 'an input of the model for pictures')
   return checkSets(model.standards, `${path}/standards`) ?? checkDelay(model.delay, `${path}/delay`)
 }
 

@@ -164,3 +164,60 @@ export async function writeTransactions(db: Database, show: string, plan: string
     return { outcome: 'written', revision, accepted, fresh: entries }
   })
 }
+
+export interface PlanSummary {
+  readonly id: string
+  readonly title: string
+  readonly revision: number
+  readonly basedOn: Plan['basedOn'] | null
+  readonly verdict: Verdict
+}
+
+/** The plans of a show, the main one first; undefined where there is no such show. */
+export async function listPlans(db: Reader, show: string): Promise<PlanSummary[] | undefined> {
+  const [row] = await db.select({ id: shows.id }).from(shows).where(and(eq(shows.id, show), isNull(shows.deletedAt)))
+  if (!row) return undefined
+  const rows = await db.select().from(plans).where(eq(plans.show, show)).orderBy(asc(plans.id))
+  return rows.map((plan) => {
+    const { title, basedOn } = stored(plan.document)
+    return { id: plan.id, title, revision: plan.revision, basedOn: basedOn ?? null, verdict: verdictOf(show, plan) }
+  }).sort((a, b) => Number(b.id === MAIN) - Number(a.id === MAIN))
+}
+
+/** The plan that a show begins with; it cannot be removed. */
+export const MAIN = 'main'
+const MOST_PLANS = 100
+
+export type Begun =
+  | { readonly outcome: 'begun', readonly id: string }
+  | { readonly outcome: 'behind', readonly revision: number }
+  | { readonly outcome: 'refused', readonly problem: Problem }
+  | { readonly outcome: 'missing' }
+
+/** Begins a plan beside another one: a copy of it as it was at `base`, with edits made to it. */
+export async function beginPlan(db: Database, show: string, { title, from, base, edits }: { readonly title: string, readonly from: string, readonly base: number, readonly edits: readonly Edit[] }): Promise<Begun> {
+  return db.transaction(async (tx): Promise<Begun> => {
+    const state = await readPlan(tx, show, from)
+    if (!state) return { outcome: 'missing' }
+    if (state.revision !== base) return { outcome: 'behind', revision: state.revision }
+    const ids = await tx.select({ id: plans.id }).from(plans).where(eq(plans.show, show))
+    if (ids.length >= MOST_PLANS) return { outcome: 'refused', problem: { path: '/', found: `${ids.length} plans`, allowed: `at most ${MOST_PLANS} plans in a show` } }
+    const applied = applyEdits(state.plan, [...edits, { do: 'set', at: ['title'], value: title }])
+    if (!applied.ok) return { outcome: 'refused', problem: applied.problem }
+    const id = freshId(title, Object.fromEntries(ids.map(plan => [plan.id, true])), Math.random)
+    const document = JSON.stringify({ ...applied.value.plan, basedOn: { plan: from, revision: base } })
+    await tx.insert(plans).values({ show, id, revision: 0, document })
+    await tx.insert(journal).values({ show, plan: id, revision: 0, kind: 'snapshot', content: document })
+    await tx.update(shows).set({ updatedAt: new Date() }).where(eq(shows.id, show))
+    return { outcome: 'begun', id }
+  })
+}
+
+/** Takes a plan away for good, with its journal; false where there is none. */
+export async function removePlan(db: Database, show: string, plan: string): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const gone = await tx.delete(plans).where(and(eq(plans.show, show), eq(plans.id, plan))).returning({ id: plans.id })
+    await tx.delete(journal).where(and(eq(journal.show, show), eq(journal.plan, plan)))
+    return gone.length > 0
+  })
+}

@@ -5,8 +5,8 @@ import { fail } from '../utils/refusal'
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS'])
 
-// Nothing of a page comes from elsewhere; the framework's own start script is inline.
-const POLICY = 'default-src \'self\'; script-src \'self\' \'unsafe-inline\'; style-src \'self\' \'unsafe-inline\'; img-src \'self\' data: blob:; worker-src \'self\' blob:; frame-ancestors \'none\'; base-uri \'self\'; form-action \'self\''
+// Nothing of a page comes from elsewhere; the framework's own start script is inline, and the solver is compiled machine code.
+const POLICY = 'default-src \'self\'; script-src \'self\' \'unsafe-inline\' \'wasm-unsafe-eval\'; style-src \'self\' \'unsafe-inline\'; img-src \'self\' data: blob:; worker-src \'self\' blob:; frame-ancestors \'none\'; base-uri \'self\'; form-action \'self\''
 
 export default defineEventHandler((event) => {
   setResponseHeaders(event, { 'content-security-policy': POLICY, 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' })

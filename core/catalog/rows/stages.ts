@@ -2,7 +2,7 @@ import type { Model } from '../model'
 import { R24, R30, R60, set, frames, UP_TO_12G, hdmi, sdi, ALL_1080P, ALL_720P, ALL_1080I, ALL_2160P60, ALL_2160P30, SWITCHER_STANDARDS, stage, network, usbControl, sound, repeat, feeds, STRICT } from './parts'
 
 /** Switchers. */
-export const STAGES: Record<string, Model> = {
+const ROWS: Record<string, Model> = {
   'switcher-4-strict': stage('Switcher, 4 HDMI inputs, strict', repeat(4, hdmi('in', 'HDMI in', 165, STRICT)),
     [hdmi('out', 'HDMI out', 165, feeds('program')), hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview'))], { sound: sound('in', 'Sound in', 'mini-jack', 2) }, frames(1, 1.5, 2), 12, 38000),
   'switcher-4-scaling': stage('Switcher, 4 HDMI inputs, each with a scaler, multiview', repeat(4, hdmi('in', 'HDMI in', 340, { takes: [ALL_1080P, ALL_1080I, ALL_720P], delay: frames(1, 1.5, 2) })),
@@ -56,3 +56,13 @@ export const STAGES: Record<string, Model> = {
     standards: [set(720, 'p', '50/1', R60), set(1080, 'i', '25/1', R30)], supply: 'usb',
   },
 }
+
+/** What a data sheet says beside the pictures: keys over program at once, pictures recorded inside, the input of a fixed picture in picture. */
+const BESIDE: Readonly<Record<string, Pick<Model, 'keyers' | 'records' | 'inset'>>> = {
+  'switcher-4-strict': { keyers: 1, records: 0, inset: 'in-1' }, 'switcher-4-scaling': { keyers: 1, records: 0 }, 'switcher-8-mixed': { keyers: 2, records: 0 }, 'switcher-4-multiview': { keyers: 1, records: 1 },
+  'switcher-8-hdmi': { keyers: 2, records: 1 }, 'switcher-12-sdi': { keyers: 4, records: 0 }, 'switcher-4-2160': { keyers: 2, records: 1 }, 'switcher-4-fixed-rate': { keyers: 1, records: 0, inset: 'in-1' },
+  'switcher-4-computer': { keyers: 1, records: 0, inset: 'in-1' }, 'switcher-6-combo': { keyers: 1, records: 1 }, 'switcher-8-level-a': { keyers: 2, records: 0 }, 'switcher-4-quad': { keyers: 2, records: 0 },
+  'switcher-6-2160': { keyers: 2, records: 0 }, 'switcher-20-mixed': { keyers: 4, records: 0 }, 'switcher-2-field': { keyers: 0, records: 0, inset: 'in-2' },
+}
+
+export const STAGES: Record<string, Model> = Object.fromEntries(Object.entries(ROWS).map(([id, row]) => [id, { ...row, ...BESIDE[id] }]))
