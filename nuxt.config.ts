@@ -52,7 +52,7 @@ export default defineNuxtConfig({
   postcss: { plugins: { cssnano: false } },
   vite: {
     worker: { format: 'es' },
-    optimizeDeps: { include: ['comlink', '@mdi/js', 'fuse.js', 'papaparse'] },
+    optimizeDeps: { exclude: ['highs'], include: ['comlink', '@mdi/js', 'fuse.js', 'papaparse'] },
     build: { chunkSizeWarningLimit: 900 },
   },
   nitro: {

@@ -9,6 +9,15 @@ export interface ShowSummary {
   readonly plans: readonly { readonly id: string, readonly title: string, readonly revision: number, readonly verdict: Verdict }[]
 }
 
+/** A plan of a show, as lists have it. */
+export interface PlanSummary {
+  readonly id: string
+  readonly title: string
+  readonly revision: number
+  readonly basedOn: { readonly plan: string, readonly revision: number } | null
+  readonly verdict: Verdict
+}
+
 export interface JournalEntry {
   readonly revision: number
   readonly transaction: Transaction

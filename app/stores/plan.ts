@@ -344,6 +344,23 @@ export const usePlanStore = defineStore('plan', () => {
     catch { /* The next write says that the server does not answer. */ }
   }
 
+  /** Begins a plan beside this one, with edits made to it; gives its id, or undefined with a notice. */
+  async function beginBeside(title: string, edits: readonly Edit[]): Promise<string | undefined> {
+    if (saving.value !== 'saved') await flush()
+    if (pending.length || questions.value.length) {
+      tell('The plan is not saved yet: a version can be kept when the server answers.', 'wrong')
+      return undefined
+    }
+    try {
+      const { id } = await api<{ id: string }>(`/shows/${show.value!.id}/plans`, { method: 'POST', body: { title, from: planId.value, base: revision, edits } })
+      return id
+    }
+    catch (error) {
+      tell((error as Error).message, 'wrong')
+      return undefined
+    }
+  }
+
   const pendingKey = () => `interlumen:pending:${name.value}:${tabId()}`
 
   function keepPending(): void {
@@ -381,7 +398,7 @@ export const usePlanStore = defineStore('plan', () => {
     return answer === 'stale' ? undefined : answer
   }
 
-  return { show, planId, plan, report, state, failure, saving, canUndo, canRedo, questions, open, commit, undo, redo, answer, refresh, ask }
+  return { show, planId, plan, report, state, failure, saving, canUndo, canRedo, questions, open, commit, undo, redo, answer, refresh, ask, beginBeside }
 })
 
 function tabId(): string {

@@ -1,7 +1,7 @@
 /** The screens of a plan by the steps of the work, in the order of the work. */
 export const STEPS = [
   { title: 'Brief', screens: [{ id: 'brief', title: 'Brief' }] },
-  { title: 'Wire', screens: [{ id: 'kit', title: 'Kit' }, { id: 'runs', title: 'Runs' }, { id: 'standard', title: 'Standard' }] },
+  { title: 'Wire', screens: [{ id: 'kit', title: 'Kit' }, { id: 'runs', title: 'Runs' }, { id: 'standard', title: 'Standard' }, { id: 'patch', title: 'Patch' }] },
   { title: 'Prove', screens: [{ id: 'whatif', title: 'What if' }, { id: 'inside', title: 'Inside' }] },
   { title: 'Show day', screens: [{ id: 'papers', title: 'Papers' }] },
 ] as const

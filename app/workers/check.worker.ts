@@ -4,7 +4,8 @@ import { planMinor, planWatts } from '#core/budget'
 import { additionEdits, check, choicesFor, copyRun, copyTargets, effectOf, entryEdits, readEntry, remediesOf, type Checked } from '#core/check'
 import { paperHead, papersOf } from '#core/paper'
 import { applyEdits, type Plan } from '#core/plan'
-import { ladder } from '#core/solve'
+import { growthOf, ladder } from '#core/solve'
+import { compare } from '#core/versions'
 import { seeded } from '#core/ways'
 import { inside, lossesOf, whatIf, why, type LossEffect } from '#core/whatif'
 import type { Checker, Report } from './protocol'
@@ -78,6 +79,18 @@ const checker: Checker = {
     if (!checked) return 'stale'
     const proposal = sources.length ? copyRun(checked.traced, run, sources) : undefined
     return { targets: copyTargets(checked.traced, run).map(({ id, device }) => ({ id, name: device.name })), proposal, effect: proposal && effectOf(checked, proposal.edits) }
+  },
+  effect(version, edits) {
+    const checked = current(version)
+    return checked ? effectOf(checked, edits) : 'stale'
+  },
+  growth(version) {
+    const checked = current(version)
+    return checked ? growthOf(checked) : 'stale'
+  },
+  compare(version, other, units) {
+    const checked = current(version)
+    return checked ? compare(checked, check(other), units) : 'stale'
   },
   papers(version, units) {
     const checked = current(version)

@@ -2,7 +2,8 @@ import type { Board } from '#core/board'
 import type { Addition, Choice, Effect, EntryReading, Finding, Part, Proposal, Remedy, Units, Verdict } from '#core/check'
 import type { Paper } from '#core/paper'
 import type { Edit, Plan } from '#core/plan'
-import type { Rung } from '#core/solve'
+import type { Asked, Growth, Offer, Outcome, Progress, Rung } from '#core/solve'
+import type { Comparison } from '#core/versions'
 import type { Cause, Inside, LossEffect, Spot, Symptom } from '#core/whatif'
 
 /** What the page shows of a checked plan. */
@@ -47,6 +48,15 @@ export interface Checker {
   inside(version: number): Inside | 'stale'
   entry(version: number, line: string, seed: string): EntryAnswer | 'stale'
   copy(version: number, run: string, sources: readonly string[]): CopyAnswer | 'stale'
+  effect(version: number, edits: readonly Edit[]): Effect | undefined | 'stale'
+  growth(version: number): readonly Growth[] | 'stale'
+  /** Against another plan of the show, which comes second. */
+  compare(version: number, other: Plan, units: Units): Comparison | 'stale'
   papers(version: number, units: Units): { readonly head: readonly string[], readonly papers: readonly Paper[] } | 'stale'
   addition(version: number, addition: Addition, seed: string): { readonly edits: readonly Edit[], readonly effect: Effect | undefined } | 'stale'
+}
+
+/** The worker that looks for whole plans. It does nothing else meanwhile; to stop it, it is ended. */
+export interface Solver {
+  propose(plan: Plan, asked: Asked, progress: (step: Progress) => void, found: (offer: Offer) => void): Promise<Outcome>
 }

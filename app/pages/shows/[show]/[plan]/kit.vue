@@ -17,7 +17,8 @@ const store = usePlanStore()
 const notices = useNotices()
 const selection = useBoardStore()
 const units = useUnits()
-const view = ref<'devices' | 'counts' | 'models'>('devices')
+const VIEWS = { devices: 'Devices', places: 'Places', counts: 'Counts', models: 'Models' } as const
+const view = ref<keyof typeof VIEWS>('devices')
 const chosen = ref<string>()
 const adding = ref(false)
 const housing = ref(false)
@@ -172,7 +173,8 @@ function added(id: string): void {
 const empty = computed(() => Object.keys(plan.value.devices).length === 0)
 const keys = computed<readonly (readonly [string, string])[]>(() => (view.value === 'devices'
   ? [['\u2191\u2193', 'choose'], ['Enter', 'settings'], ['Del', 'remove'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]
-  : view.value === 'models' ? [['Tab', 'next model'], ['Enter', 'choose'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']] : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
+  : view.value === 'places' ? [['Enter', 'next place'], ['Tab', 'next field'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]
+    : view.value === 'models' ? [['Tab', 'next model'], ['Enter', 'choose'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']] : [['Tab', 'next count'], ['\u2191\u2193', 'one more, one less'], [SCREEN_KEYS, 'screens'], ['Ctrl Z', 'undo'], ['?', 'keys']]))
 </script>
 
 <template>
@@ -180,7 +182,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
     <div v-if="store.plan" class="kit">
       <div class="bar">
         <div class="tabs" role="tablist" aria-label="View">
-          <button v-for="one in (['devices', 'counts', 'models'] as const)" :key="one" type="button" role="tab" :aria-selected="view === one" :class="{ on: view === one }" @click="view = one">{{ one === 'devices' ? 'Devices' : one === 'counts' ? 'Counts' : 'Models' }}</button>
+          <button v-for="(title, one) in VIEWS" :key="one" type="button" role="tab" :aria-selected="view === one" :class="{ on: view === one }" @click="view = one">{{ title }}</button>
         </div>
         <input v-model="filter" class="pick" type="search" placeholder="Filter" aria-label="Filter">
         <span class="quiet small sums">{{ money(sums.hire) }} hire, {{ money(sums.buy) }} to buy<template v-if="sums.missing">, {{ money(sums.missing) }} for what is missing</template></span>
@@ -193,6 +195,7 @@ const keys = computed<readonly (readonly [string, string])[]>(() => (view.value 
       </div>
       <ModelsView v-if="view === 'models'" :filter="filter" />
       <div v-else-if="empty" class="screen"><h2>No kit yet</h2><p>Devices come in on Runs or here; cables are counted as they are laid.</p><button class="btn primary" type="button" @click="adding = true">Add a device</button></div>
+      <PlacesView v-else-if="view === 'places'" :filter="filter" />
       <div v-else-if="view === 'devices'" class="two">
         <div ref="list" class="list" role="listbox" tabindex="0" aria-label="Devices" :aria-activedescendant="chosen ? `device-${chosen}` : undefined" @keydown="listKeys">
           <template v-for="group in groups" :key="group.role">

@@ -1,0 +1,13 @@
+import { expose } from 'comlink'
+import highsLoader from 'highs'
+import { check } from '#core/check'
+import { propose } from '#core/solve'
+import type { Solver } from './protocol'
+
+const solver: Solver = {
+  async propose(plan, asked, progress, found) {
+    return propose(await highsLoader(), check(plan), asked, progress, found)
+  },
+}
+
+expose(solver)
