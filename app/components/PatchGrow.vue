@@ -48,7 +48,7 @@ function keys(event: KeyboardEvent): void {
     <div class="list" role="listbox" tabindex="0" aria-label="Ways to more inputs, the cheapest for each input first" :aria-activedescendant="chosen ? `grow-${chosen}` : undefined" @keydown="keys">
       <div class="head small quiet" role="presentation"><span>how</span><span>inputs</span><span>money for each input gained</span><span>price</span><span>delay</span></div>
       <div v-for="one in rows" :id="`grow-${one.id}`" :key="one.id" role="option" class="row" :class="{ on: one.id === chosen }" :aria-selected="one.id === chosen" @click="chosen = one.id">
-        <span class="names"><b>{{ HOW[one.how] }}</b><span class="small quiet cut">{{ one.title }}</span></span>
+        <span class="names"><b>{{ HOW[one.how] }}</b><span class="small quiet cut" :title="one.model || one.title">{{ one.model || one.title }}</span></span>
         <span class="figures">{{ signed(one.inputs) }}</span>
         <span class="bar"><svg :width="WIDE" height="14" aria-hidden="true"><rect v-if="one.minorPerInput !== undefined" x="0" y="2" :width="Math.max(3, (one.minorPerInput / most) * WIDE)" height="10" fill="var(--band)" stroke="var(--edge)" /></svg><span class="figures">{{ one.minorPerInput === undefined ? '\u2013' : money(one.minorPerInput) }}</span></span>
         <span class="figures">{{ one.minor === 0 ? '0' : money(one.minor) }}</span>
@@ -56,7 +56,8 @@ function keys(event: KeyboardEvent): void {
       </div>
     </div>
     <section v-if="row" class="details" :aria-label="row.title">
-      <h3>{{ row.title }}</h3>
+      <h3>{{ row.title.split(':')[0] }}</h3>
+      <p v-if="row.model" class="quiet">{{ row.model }}.</p>
       <table class="sheet-table gains" aria-label="What is gained">
         <tbody>
           <tr><td>Inputs for pictures</td><td class="num">{{ signed(row.inputs) }}</td></tr>
@@ -90,5 +91,7 @@ h3 { font: 650 20px/1.25 var(--words); margin: 0 0 12px; }
 h4 { font: 650 15px/1.3 var(--words); margin: 16px 0 4px; }
 ul { margin: 0 0 12px; padding-left: 18px; }
 .gains { margin-bottom: 12px; }
+.gains td:first-child { white-space: nowrap; }
+.details p { margin: 0 0 12px; }
 @media (max-width: 1000px) { .grow { grid-template-columns: minmax(0, 1fr); grid-template-rows: minmax(200px, 1fr) auto; } .list { border-right: 0; border-bottom: 1px solid var(--border); } .head, .row { grid-template-columns: minmax(0, 1fr) 48px 230px 96px; } .head span:last-child, .row > .figures:last-child { display: none; } .bar svg { width: 110px; } }
 </style>

@@ -20,7 +20,8 @@ const own = ref(false)
 watch(naming, value => emit('asking', value))
 
 const currency = computed(() => store.plan?.brief.currency ?? CATALOGUE_CURRENCY)
-const money = (minor: number) => moneyText(Math.round(minor), currency.value)
+/** Whole units of money: the currency stands in the row's head. */
+const money = (minor: number) => moneyText(Math.round(minor / 100) * 100, currency.value).replace(`\u00A0${currency.value}`, '')
 const given = computed(() => (store.plan?.brief.standard ? formatLabel(store.plan.brief.standard) : undefined))
 const standards = computed(() => {
   const models = Object.values(store.plan?.devices ?? {}).map(({ model }) => store.plan!.models[model]!)
@@ -65,9 +66,9 @@ const before = computed(() => patch.offers[0]?.effect.before)
 const rows = computed<readonly Row[]>(() => [
   { title: 'Arrive', now: before.value ? arrive(before.value) : '', of: ({ effect }) => arrive(effect.after) },
   { title: 'Findings', now: before.value ? counts(before.value) : '', of: ({ effect }) => counts(effect.after) },
-  { title: 'Price', now: now.value ? money(now.value.minor) : '', of: ({ minor }) => money(minor), raw: ({ minor }) => minor, less: true },
-  { title: 'To get', now: now.value ? money(now.value.missingMinor) : '', of: ({ missingMinor }) => money(missingMinor), raw: ({ missingMinor }) => missingMinor, less: true },
-  { title: 'Slowest picture', now: now.value ? msText(now.value.delayMs) : '', of: ({ delayMs }) => msText(delayMs), raw: ({ delayMs }) => Math.round(delayMs), less: true },
+  { title: `Price, ${currency.value}`, now: now.value ? money(now.value.minor) : '', of: ({ minor }) => money(minor), raw: ({ minor }) => minor, less: true },
+  { title: `To get, ${currency.value}`, now: now.value ? money(now.value.missingMinor) : '', of: ({ missingMinor }) => money(missingMinor), raw: ({ missingMinor }) => missingMinor, less: true },
+  { title: 'Slowest picture', now: now.value?.delayMs ? msText(now.value.delayMs) : '\u2013', of: ({ delayMs }) => msText(delayMs), raw: ({ delayMs }) => Math.round(delayMs), less: true },
   { title: 'Power', now: now.value ? `${now.value.watts}\u00A0W` : '', of: ({ watts }) => `${watts}\u00A0W`, raw: ({ watts }) => watts, less: true },
   { title: 'Free inputs', now: now.value ? String(now.value.spareInputs) : '', of: ({ spareInputs }) => String(spareInputs), raw: ({ spareInputs }) => spareInputs },
   { title: 'Single points', now: now.value ? String(now.value.singlePoints) : '', of: ({ singlePoints }) => String(singlePoints), raw: ({ singlePoints }) => singlePoints, less: true },
@@ -168,6 +169,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <p>Every source is led to an input, every switcher to the next, every screen to an output, with what the kit has first. You see the best plans side by side, with the proof that nothing better exists, and take one whole or piece by piece. What you have pinned stays as it is.</p>
       </div>
       <div v-else-if="patch.offers.length" class="compare" :class="{ aside: patch.stale }">
+        <p v-if="patch.outcome?.left.length" class="leave">Left as they are, dark: {{ patch.outcome.left.join(', ') }}. More hangs on their cables than one picture; N on Runs leads there.</p>
         <table role="grid" aria-label="Plans, the best first">
           <thead>
             <tr class="lights">
@@ -180,8 +182,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                     <line v-if="bound !== undefined" x1="0" x2="100%" :y1="HEIGHT + 2 - tall(bound)" :y2="HEIGHT + 2 - tall(bound)" stroke="var(--chosen)" stroke-dasharray="6 4" />
                   </svg>
                   <span class="figures">{{ figure(one.cost, 0) }}</span>
-                  <b>{{ i + 1 }}. {{ one.title.split(', ').length > 1 ? 'two standards' : one.title }}</b>
-                  <span class="small quiet">{{ one.proven ? (i === 0 ? 'proven best' : 'proven next') : `within ${figure(one.cost - one.bound, 0)}` }}</span>
+                  <b class="name" :title="one.title">{{ one.title.includes(', ') ? 'mixed' : one.title }}</b>
+                  <span class="small quiet">{{ i + 1 }}, {{ one.proven ? 'proven' : `within ${figure(one.cost - one.bound, 0)}` }}</span>
                 </button>
               </th>
             </tr>
@@ -195,13 +197,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
               <th scope="row" class="small quiet">What is other</th><td class="now" />
               <td v-for="(one, i) in patch.offers" :key="one.id" :class="{ on: one.id === patch.chosen }" class="small">
                 <template v-if="i === 0">{{ one.gets.length ? `gets ${one.gets.reduce((sum, { count }) => sum + count, 0)} things` : 'gets nothing' }}</template>
-                <template v-else><div v-for="words in one.differs.slice(0, 5)" :key="words">{{ words }}</div><div v-if="one.differs.length > 5" class="quiet">and {{ one.differs.length - 5 }} more</div></template>
+                <template v-else><div v-for="words in one.differs.slice(0, 3)" :key="words">{{ words }}</div><div v-if="one.differs.length > 3" class="quiet" :title="one.differs.slice(3).join(', ')">and {{ one.differs.length - 3 }} more</div></template>
               </td>
             </tr>
           </tbody>
         </table>
         <p class="small quiet proof">The dashed line: no plan can cost fewer than {{ figure(bound ?? 0) }} points. One point is one {{ currency }} that need not be spent; delay, conversions, risks and work are priced as weighed. Each plan gives up a standard, a device or a place of conversion of every better one.</p>
-        <p v-if="patch.outcome?.left.length" class="small">Dark already and led by more than a cable, so left as they are: {{ patch.outcome.left.join(', ') }}.</p>
       </div>
       <div v-else class="hint quiet" role="status"><p>{{ step }} …</p></div>
     </div>
@@ -244,6 +245,7 @@ h3 { font: 650 15px/1.3 var(--words); margin: 0; }
 .check input, .piece input { accent-color: var(--chosen); width: 16px; height: 16px; flex: none; }
 .step { margin: 0; min-height: 42px; }
 .asks p { margin: 0; }
+.asks .btn { justify-content: center; }
 .middle { overflow: auto; min-width: 0; padding: 16px; }
 .note { display: flex; gap: 12px; align-items: center; padding: 6px 12px; margin-bottom: 12px; border: 1px solid var(--border); border-radius: 4px; }
 .hint { max-width: 62ch; padding: 24px 8px; }
@@ -255,9 +257,11 @@ h3 { font: 650 15px/1.3 var(--words); margin: 0; }
 table { border-collapse: collapse; width: 100%; table-layout: fixed; }
 th, td { padding: 5px 8px; text-align: right; border-bottom: 1px solid var(--line); vertical-align: baseline; font-size: 13px; font-family: var(--figures); overflow-wrap: anywhere; }
 tbody th { text-align: left; font-family: var(--words); font-weight: 400; width: 104px; padding-left: 0; }
-.lights th { border-bottom-color: var(--border); padding: 0; vertical-align: bottom; font-weight: 400; }
+
+.light .name { white-space: nowrap; font-size: 15px; }
+.lights th { text-align: center; border-bottom-color: var(--border); padding: 0; vertical-align: bottom; font-weight: 400; }
 .lights .axis { width: 104px; text-align: left; padding-bottom: 6px; }
-.lights .now { padding: 0 8px 6px; }
+.lights .now { padding: 0 8px 6px; text-align: right; }
 .now { width: 92px; }
 .light { width: 100%; display: flex; flex-direction: column; align-items: center; padding: 8px 0 6px; font-family: var(--words); font-size: 15px; border-radius: 4px; }
 .light:hover { background: var(--hover); }
@@ -265,6 +269,7 @@ th.on, td.on { background: var(--raised); }
 .on .light { box-shadow: inset 0 2px var(--chosen); border-radius: 0; }
 td.best { color: var(--light); font-weight: 650; }
 .apart td { font-family: var(--words); text-align: left; line-height: 1.3; }
+.leave { margin: 0 0 8px; }
 .proof { max-width: 78ch; margin: 12px 0 0; }
 .pieces { border-left: 1px solid var(--line); padding: 16px 16px 0; overflow-y: auto; display: flex; flex-direction: column; gap: 8px; }
 .pieces p { margin: 0; }

@@ -10,6 +10,8 @@ export interface Growth {
   /** The switcher that it is about. */
   readonly stage: string
   readonly title: string
+  /** The switcher that comes, as the catalogue calls it. */
+  readonly model: string
   /** Inputs more than now that a picture can use; a feeder costs one. */
   readonly inputs: number
   /** Outputs for pictures more than now. */
@@ -58,7 +60,7 @@ function feedersAt(checked: Checked, stage: Node): Growth[] {
     const path = row.paths.find(({ format }) => format === 'standard')!
     const sees = Object.values(stage.model.ports).some(({ feeds }) => feeds?.includes('multiview'))
     return [{
-      id: `feeder-${stage.id}-${model}`, how: 'feeder', stage: stage.id, title, inputs: gained, outputs: outputs(row) - 1, keyers: more(row.keyers, 0), records: more(row.records, 0),
+      id: `feeder-${stage.id}-${model}`, how: 'feeder', stage: stage.id, title, model: row.title, inputs: gained, outputs: outputs(row) - 1, keyers: more(row.keyers, 0), records: more(row.records, 0),
       minor: effect.minor, minorPerInput: effect.minor / gained, delayMs: delayMs(path.delay, stage.standard!).typ,
       limits: [
         `one of its ${inputs(row)} pictures at a time reaches ${stage.device.name}`, 'no mix or key between two of its pictures there', ...(sees ? ['the multiview shows its program, not its inputs'] : []), 'somebody must switch it',
@@ -77,7 +79,7 @@ function largerAt(checked: Checked, stage: Node): Growth[] {
     const gained = inputs(row) - inputs(old)
     const path = (candidate: Model) => candidate.paths.find(({ format }) => format === 'standard')!
     return [{
-      id: `larger-${stage.id}-${model}`, how: 'larger', stage: stage.id, title, inputs: gained, outputs: outputs(row) - outputs(old), keyers: more(row.keyers, old.keyers), records: more(row.records, old.records),
+      id: `larger-${stage.id}-${model}`, how: 'larger', stage: stage.id, title, model: row.title, inputs: gained, outputs: outputs(row) - outputs(old), keyers: more(row.keyers, old.keyers), records: more(row.records, old.records),
       minor: effect.minor, minorPerInput: effect.minor / gained, delayMs: delayMs(path(row).delay, stage.standard!).typ - delayMs(path(old).delay, stage.standard!).typ,
       limits: row.supply === 'mains' && old.supply !== 'mains' ? ['it needs a mains outlet'] : [], edits, effect: plain(effect),
     }]
@@ -93,7 +95,7 @@ function without(checked: Checked): Growth[] {
   const linked = Object.values(checked.traced.plan.links).some(({ from, to }) => (from && beside.has(from.device)) || (to && beside.has(to.device)))
   const effect = linked ? undefined : tryEdits(checked, edits)
   return [{
-    id: 'without', how: 'without', stage: '', title: `Do without ${idle.map(({ device }) => device.name).join(', ')}`.slice(0, 120), inputs: 0, outputs: 0, keyers: 0, records: 0, minor: effect?.minor ?? 0, minorPerInput: undefined, delayMs: 0,
+    id: 'without', how: 'without', stage: '', title: `Do without ${idle.map(({ device }) => device.name).join(', ')}`.slice(0, 120), model: '', inputs: 0, outputs: 0, keyers: 0, records: 0, minor: effect?.minor ?? 0, minorPerInput: undefined, delayMs: 0,
     limits: [`${idle.length} picture${idle.length === 1 ? ' is' : 's are'} not in the show`], edits: effect ? edits : [], effect: effect && plain(effect),
   }]
 }

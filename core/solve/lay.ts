@@ -124,7 +124,7 @@ export function layout(task: Task, solution: Solution): Layout {
       free.get(end.key)!.delete(input)
       const box = leg === undefined ? undefined : boxes.get(leg)!.find(({ legs }) => legs.length)
       const from: LinkEnd = box ? { device: box.device, port: box.legs.shift()! } : { device: task.sockets.get(takes[0]!)!.device, port: outputFor(takes[0]!, demand.feed!) }
-      const title = box ? `${demand.feed} to ${nameOf(member)} from the splitter by ${wayTitle(way)}` : `${nameOf(from.device)} output ${numberOf(chain.nodes.get(from.device)!, from.port)}, ${demand.feed}, to ${nameOf(member)} by ${wayTitle(way)}`
+      const title = box ? `Splitter, ${demand.feed}, to ${nameOf(member)} by ${wayTitle(way)}` : `${nameOf(from.device)} output ${numberOf(chain.nodes.get(from.device)!, from.port)}, ${demand.feed}, to ${nameOf(member)} by ${wayTitle(way)}`
       part('sink', demand.id, title, () => {
         away()
         if (!box) point(from.device, from.port, demand.feed!)
