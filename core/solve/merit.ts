@@ -38,12 +38,12 @@ const within = (few: ReadonlySet<string>, many: ReadonlySet<string>): boolean =>
 
 /**
  * The standards worth considering: one that another beats or equals in all respects (whoever makes and takes it, the
- * stages that offer it, what it asks of cables, how long its frames last, how it looks) is left out. Those in use stay.
+ * stages that offer it, what it asks of cables, how long its frames last, how it looks) is left out. Those in use stay, and the one that is given.
  */
-export function worthwhile(plan: Plan, stages: readonly Node[], ability: Ability): VideoFormat[] {
+export function worthwhile(plan: Plan, stages: readonly Node[], ability: Ability, given?: VideoFormat): VideoFormat[] {
   const all: VideoFormat[] = []
   for (const { model } of stages) for (const format of listFormats(model.standards ?? [])) if (!all.some(known => sameFormat(known, format))) all.push(format)
-  const inUse = (format: VideoFormat) => stages.some(({ standard }) => standard && sameFormat(standard, format))
+  const inUse = (format: VideoFormat) => (given !== undefined && sameFormat(format, given)) || stages.some(({ standard }) => standard && sameFormat(standard, format))
   const clock = (format: VideoFormat) => hdmiRate(format, { sampling: '4:4:4', depth: 8 })?.characterMHz ?? Infinity
   const offering = (format: VideoFormat) => new Set(stages.filter(({ model }) => setsContain(model.standards ?? [], format)).map(({ id }) => id))
   const least = (a: VideoFormat, b: VideoFormat): boolean =>

@@ -71,6 +71,9 @@ export interface Watch {
   readonly progress?: (best: number, bound: number) => void
 }
 
+/** Least time between two reports of progress. */
+const PROGRESS_MS = 100
+
 /** Largest difference of cost that still counts as proven, in the unit of the costs. */
 export const TOLERANCE = 1e-6
 
@@ -86,8 +89,12 @@ export function solve(highs: Highs, program: Program, { seconds = 30, progress }
     matrix: { format: 'csr', numRows: rows, numCols: columns, starts, indices, values }, integrality: Int32Array.from(program.whole, Number),
   }, (model): Solved => {
     model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: TOLERANCE, random_seed: 1 })
+    let told = 0
     const { modelStatus } = model.run(progress ? {
-      [highs.constants.callbackType.mipLogging](event) {
+      [highs.constants.callbackType.mipInterrupt](event) {
+        const now = Date.now()
+        if (now - told < PROGRESS_MS) return undefined
+        told = now
         progress(event.data.mip_primal_bound ?? Infinity, event.data.mip_dual_bound ?? -Infinity)
         return undefined
       },

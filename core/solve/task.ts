@@ -148,7 +148,7 @@ export function taskOf(checked: Checked, { fixed, loosely }: TaskOptions = {}, p
   const bareTraced = tracedOf(bare)
 
   const ability = abilityOf(nodes)
-  const worth = worthwhile(plan, cascade.order, ability)
+  const worth = worthwhile(plan, cascade.order, ability, given)
   const stages: StageTask[] = cascade.order.map((node): StageTask => {
     const offers = worth.filter(format => setsContain(node.model.standards ?? [], format))
     const only = held && offers.some(format => sameFormat(format, held)) ? [held] : held ? [node.standard!] : offers

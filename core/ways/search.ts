@@ -176,7 +176,7 @@ class Gear {
     const known = this.legs.get(key)
     if (known) return known
     let found: Leg[] = []
-    for (const { cable, carriage, risky } of cablesBetween(this.leads, signal, out, share, input)) {
+    for (const { cable, carriage, risky } of cablesBetween(this.leads, signal, out, share, input, (lead, m) => this.holds(`lead:${lead}:${m}`))) {
       const { items, minors } = itemsOf(this.leads, cable)
       const owed = items.map(item => !this.holds(item))
       const cost: Cost = {

@@ -219,8 +219,11 @@ function rememberedCables(leads: ReadonlyMap<string, LeadModel>): (signal: Signa
   }
 }
 
-/** All cables that carry the picture this far, safe and cheap ones first. */
-export function cablesBetween(leads: ReadonlyMap<string, LeadModel>, signal: Pick<Signal, 'format' | 'coding'>, out: Port, span: Span, input: Port): Fitted[] {
+/**
+ * All cables that carry the picture this far, safe and cheap ones first. Of pieces that `lie` ready, longer ones are
+ * taken as well.
+ */
+export function cablesBetween(leads: ReadonlyMap<string, LeadModel>, signal: Pick<Signal, 'format' | 'coding'>, out: Port, span: Span, input: Port, lie: (lead: string, m: number) => boolean = () => false): Fitted[] {
   const fitted: (Fitted & { minor: number })[] = []
   for (const [lead, model] of leads) {
     if (model.kind !== 'cable' || model.carries !== out.carries) continue
@@ -229,12 +232,16 @@ export function cablesBetween(leads: ReadonlyMap<string, LeadModel>, signal: Pic
     if (model.installed && !joinsPlaces(model, span.places)) continue
     const pieces = model.installed ? [model.stock[0]!.m] : span.routeM === undefined && span.cutM !== undefined ? choosePieces(model, span.cutM)?.pieces : undefined
     if (!model.installed && span.routeM === undefined && span.cutM !== undefined && !pieces) continue
-    const link: Pick<Link, 'routeM' | 'pieces'> = { ...(span.routeM === undefined ? {} : { routeM: span.routeM }), ...(pieces ? { pieces } : {}) }
-    const carried = carry(signal, out, { cable: model, fromAdapter: adapters.from?.row, toAdapter: adapters.to?.row }, link, input)
-    if (carried.stop || !carried.figures) continue
-    const ends = { ...(adapters.from ? { from: adapters.from.id } : {}), ...(adapters.to ? { to: adapters.to.id } : {}) }
-    const cable: WayCable = { lead, model, ...(Object.keys(ends).length ? { adapters: ends } : {}), ...link, lengthM: carried.figures.lengthM }
-    fitted.push({ cable, carriage: carried.figures, risky: carried.figures.caution !== undefined || model.bare === true, minor: cableMinor(leads, cable) })
+    const cutM = model.installed ? undefined : span.routeM === undefined ? span.cutM : cutLengthM(span.routeM)
+    const longer = cutM === undefined ? [] : model.stock.filter(({ m }) => m >= cutM && lie(lead, m)).map(({ m }) => [m])
+    for (const taken of [pieces, ...longer]) {
+      const link: Pick<Link, 'routeM' | 'pieces'> = { ...(span.routeM === undefined ? {} : { routeM: span.routeM }), ...(taken ? { pieces: taken } : {}) }
+      const carried = carry(signal, out, { cable: model, fromAdapter: adapters.from?.row, toAdapter: adapters.to?.row }, link, input)
+      if (carried.stop || !carried.figures) continue
+      const ends = { ...(adapters.from ? { from: adapters.from.id } : {}), ...(adapters.to ? { to: adapters.to.id } : {}) }
+      const cable: WayCable = { lead, model, ...(Object.keys(ends).length ? { adapters: ends } : {}), ...link, lengthM: carried.figures.lengthM }
+      fitted.push({ cable, carriage: carried.figures, risky: carried.figures.caution !== undefined || model.bare === true, minor: cableMinor(leads, cable) })
+    }
   }
   return fitted.sort((a, b) => Number(a.risky) - Number(b.risky) || a.minor - b.minor)
 }
