@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
+import { planMinor } from '#core/budget'
 import { check } from '#core/check'
 import { applyEdits, openFile, type Edit } from '#core/plan'
 
@@ -151,5 +152,46 @@ describe('what is accepted', () => {
     const after = run(['check', '-'], JSON.stringify(file))
     expect(after.status).toBe(0)
     expect(after.stdout).toContain('Accepted: tested with this lead')
+  })
+})
+
+describe('solve and patch', () => {
+  it('lists the best plans with price, bound and gap, and the edits that make them', () => {
+    const { status, stdout } = run(['solve', DRAFT, '--json', '--fixed', '1080p59.94'])
+    const { plans, collisions, ms } = JSON.parse(stdout)
+    expect(status).toBe(0)
+    expect(collisions).toEqual([])
+    expect(plans.length).toBeGreaterThan(1)
+    const file = openFile(readFileSync(join(root, DRAFT), 'utf8'))
+    for (const offer of plans) {
+      expect(offer).toMatchObject({ standard: '1080p59.94', proven: true, after: { arrive: 8, wanted: 8 }, price: { currency: 'EUR' } })
+      expect(offer.gap).toBeLessThan(1e-6)
+      const applied = file.ok && applyEdits(file.value.plans.main!, offer.edits as Edit[])
+      expect(applied && applied.ok && planMinor(applied.value.plan)).toBe(offer.price.minor)
+    }
+    expect(ms.all).toBeGreaterThan(0)
+  }, 60_000)
+  it('patches a file whole: what comes out checks clean', () => {
+    const { status, stdout } = run(['patch', DRAFT])
+    expect(status).toBe(0)
+    const checked = run(['check', '-'], stdout)
+    expect(checked.stdout).toContain('8 of 8 pictures arrive')
+    expect(checked.status).toBe(0)
+  }, 60_000)
+  it('says what collides when there is no plan, and exits 1', () => {
+    const file = JSON.parse(readFileSync(join(root, CLEAN), 'utf8'))
+    file.plans.main.brief.spareInputs = 3
+    const { status, stdout, stderr } = run(['patch', '-'], JSON.stringify(file))
+    expect([status, stdout]).toEqual([1, ''])
+    expect(stderr).toMatch(/These cannot hold together[^]*3 inputs stay free for late guests[^]*Cheapest to give up: 3 inputs/)
+  }, 60_000)
+  it.each([
+    ['a standard that is none', ['solve', CLEAN, '--fixed', '1080x50'], /--fixed: found 1080x50; allowed: a standard such as/],
+    ['weights that are none', ['patch', CLEAN, '--weights', 'love'], /--weights: found love; allowed: even, money/],
+    ['--json where a file is printed', ['patch', CLEAN, '--json'], /unknown argument --json/],
+  ])('ends with 2 for %s', (_, args, message) => {
+    const { status, stderr } = run(args)
+    expect(stderr).toMatch(message)
+    expect(status).toBe(2)
   })
 })

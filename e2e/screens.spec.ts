@@ -2,12 +2,13 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, openCopy, press, saved, test, verdict } from './walk'
 
-const SCREENS = ['brief', 'kit', 'runs', 'standard', 'whatif', 'inside', 'papers'] as const
+const SCREENS = ['brief', 'kit', 'runs', 'standard', 'patch', 'whatif', 'inside', 'papers'] as const
 const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<void>>> = {
   brief: page => expect(page.getByText('takes place at')).toBeVisible(),
   kit: page => expect(page.getByRole('listbox', { name: 'Devices' })).toBeVisible(),
   runs: page => expect(page.getByRole('list', { name: 'Runs' })).toBeAttached(),
   standard: page => expect(page.getByRole('grid', { name: 'Standards, the best first' })).toBeVisible(),
+  patch: page => expect(page.getByRole('button', { name: /^Patch it for me/ })).toBeVisible(),
   whatif: page => expect(page.getByRole('listbox', { name: 'What may fail' })).toBeVisible(),
   inside: page => expect(page.getByRole('heading', { name: 'What is inside?' })).toBeVisible(),
   papers: page => expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible(),

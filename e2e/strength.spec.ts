@@ -127,7 +127,7 @@ test('lays the run of one source for others that wait', async ({ page }) => {
 
 test('shows what is inside each deliverable, and leads back to the run', async ({ page }) => {
   await openCopy(page, 'Harbour Robotics Cup')
-  await press(page, '6')
+  await press(page, '7')
   await expect(page.getByRole('heading', { name: 'What is inside?' })).toBeVisible()
   const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) })
   await expect(row('Clip player').getByText('when cut to').first()).toBeAttached()

@@ -117,7 +117,7 @@ const nameSchema = string().required('a name').max(120, 'at most 120 characters'
         <button type="button" class="btn" :disabled="!other || other.id === store.planId || other.id === 'main'" @click="asking = 'remove'">Remove it</button>
       </div>
     </div>
-    <section class="compare" aria-label="Comparison">
+    <section class="compare" tabindex="0" aria-label="Comparison">
       <div v-if="plans.length === 1" class="none"><h3>Only this plan so far</h3><p>Keep a proposal as a version, or begin one here: a plan for later, one that records and one that goes live, one to try something in. Any two can then be compared.</p></div>
       <p v-else-if="other?.id === store.planId" class="quiet">Choose another plan to compare it with this one.</p>
       <p v-else-if="!comparison" class="quiet" role="status">Comparing …</p>

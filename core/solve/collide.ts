@@ -120,7 +120,7 @@ function figures(task: Task, set: readonly Claim[]): string {
   const pictures = sources.reduce((sum, { ends }) => sum + ends.length, 0)
   if (sources.length > 0) {
     const feeders = task.stages.filter(({ root }) => !root).length
-    words.push(`${plural(pictures, 'picture')}${of('spare').length ? ` and ${plural(task.spare, 'input')} to be kept` : ''}; ${plural(inputsOf(task), 'free input')}${feeders ? `, of which ${plural(feeders, 'link')} from feeder${feeders === 1 ? '' : 's'} take${feeders === 1 ? 's' : ''} one each` : ''}`)
+    words.push(`${plural(pictures, 'picture')}${of('spare').length ? ` and ${plural(task.spare, 'input')} to be kept` : ''}; ${plural(inputsOf(task), 'free input')}${feeders === 1 ? ', less one for a feeder\u2019s link' : feeders ? `, less ${feeders} for the feeders\u2019 links` : ''}`)
     const kinds = new Map<string, number>()
     for (const { dir, port, ports, device } of task.sockets.values()) if (dir === 'in' && task.stages.some(({ node }) => node.id === device)) kinds.set(SIGNAL_TITLES[port.carries], (kinds.get(SIGNAL_TITLES[port.carries]) ?? 0) + ports.length)
     if (kinds.size > 1) words.push(`inputs: ${[...kinds].map(([kind, n]) => `${n} ${kind}`).join(', ')}`)

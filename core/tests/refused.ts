@@ -27,6 +27,10 @@ const odd = (rest: object) => ({ title: 'Odd', role: 'source', ports: { out: { t
 const oddLead = (rest: object) => ({ kind: 'cable', title: 'Odd', carries: 'hdmi', ends: ['hdmi-a', 'hdmi-a'], oneWay: false, joins: true, reach: { by: 'length', steps: [{ uptoBitsPerS: 1e9, warnM: 1, faultM: 2 }] }, stock: [{ m: 1, minor: 1 }], ...rest })
 
 const CHANGED: readonly Row[] = [
+  ['a distance below nothing', (f) => { f.plans.main.distances = { a: { between: ['hall', 'stage'], m: -1 } } }, '/plans/main/distances/a/m', '-1', 'a number >= 0'],
+  ['a distance between three places', (f) => { f.plans.main.distances = { a: { between: ['hall', 'stage', 'yard'], m: 1 } } }, '/plans/main/distances/a/between', '3 entries', 'at most 2'],
+  ['one distance twice', (f) => { f.plans.main.distances = { a: { between: ['hall', 'stage'], m: 10 }, b: { between: ['stage', 'hall'], m: 12 } } }, '/plans/main/distances/b/between', '"stage" and "hall", as in a', 'two places that no other distance is between'],
+  ['a fixed picture in picture of an output', (f) => { f.plans.main.models.odd = odd({ inset: 'out' }) }, '/plans/main/models/odd/inset', '"out"', 'an input of the model for pictures'],
   ['unknown version', (f) => { f.format = 3 }, '/format', '3', '2, or an older version from 1 on'],
   ['older than any', (f) => { f.format = 0 }, '/format', '0', 'from 1 on'],
   ['version as text', (f) => { f.format = '1' }, '/format', '"1"', '2'],

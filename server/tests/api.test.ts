@@ -56,6 +56,44 @@ describe('shows', () => {
   })
 })
 
+describe('plans beside the main one', () => {
+  const begin = (show: string, body: object) => ask<any>(at(`/shows/${show}/plans`), 'POST', { title: 'With a scaler', from: 'main', base: 0, edits: [], ...body })
+  it('begin as a copy with edits, are listed, changed by themselves, exported with the show, and removed for good', async () => {
+    const show = await imported()
+    const { status, body } = await begin(show, { edits: [{ do: 'set', at: ['devices', 'wide', 'name'], value: 'Wider camera' }] })
+    expect(status).toBe(201)
+    const { body: list } = await ask<any[]>(at(`/shows/${show}/plans`))
+    expect(list).toMatchObject([{ id: 'main', title: 'Main plan', basedOn: null, revision: 0 }, { id: body.id, title: 'With a scaler', basedOn: { plan: 'main', revision: 0 }, revision: 0, verdict: { arrive: 8 } }])
+    const read = async (plan: string) => (await ask<any>(at(`/shows/${show}/plans/${plan}`))).body
+    expect((await read(body.id)).plan.devices.wide.name).toBe('Wider camera')
+    expect((await read('main')).plan.devices.wide.name).toBe('Wide camera')
+    expect((await ask(at(`/shows/${show}/plans/${body.id}/transactions`), 'POST', { base: 0, transactions: [rename(1, 'Widest')] })).status).toBe(200)
+    expect((await read('main')).revision).toBe(0)
+    const exported = openFile(await (await fetch(at(`/shows/${show}/export`))).text())
+    expect(exported.ok && Object.keys(exported.value.plans).sort()).toEqual(['main', body.id].sort())
+    expect((await ask(at(`/shows/${show}/plans/${body.id}`), 'DELETE')).status).toBe(200)
+    expect((await ask(at(`/shows/${show}/plans/${body.id}`))).status).toBe(404)
+    expect((await ask<any[]>(at(`/shows/${show}/plans`))).body).toHaveLength(1)
+  })
+  it.each<[string, object, number, object]>([
+    ['a revision that is past', { base: 7 }, 409, { code: 'behind', revision: 0 }],
+    ['a plan that is not there', { from: 'other' }, 404, { code: 'not-found' }],
+    ['no name', { title: ' ' }, 422, { code: 'refused', path: '/title' }],
+    ['edits that are none', { edits: [{ do: 'dance' }] }, 422, { code: 'refused' }],
+    ['edits that do not hold', { edits: [{ do: 'disconnect', id: 'nothing' }] }, 422, { code: 'refused', path: '/edits/0/id' }],
+    ['an unknown key', { more: 1 }, 422, { code: 'refused' }],
+  ])('are refused with %s, and nothing is written', async (_, change, status, error) => {
+    const show = await imported()
+    expect(await begin(show, change)).toMatchObject({ status, body: { error } })
+    expect((await ask<any[]>(at(`/shows/${show}/plans`))).body).toHaveLength(1)
+  })
+  it('keep the one that the show began with', async () => {
+    const show = await imported()
+    expect(await ask(at(`/shows/${show}/plans/main`), 'DELETE')).toMatchObject({ status: 422, body: { error: { code: 'refused' } } })
+    expect((await ask(at('/shows/nothing-here/plans'))).status).toBe(404)
+  })
+})
+
 describe('transactions', () => {
   it('are written once, however often they are sent', async () => {
     const show = await imported()
