@@ -6,7 +6,10 @@ import { resolve, runsOf, trace } from '#core/chain'
 import { check, remediesOf } from '#core/check'
 import { canonicalText, FORMAT_VERSION } from '#core/plan'
 import { ask, dropFolder, freshFolder, start } from '../server/tests/running'
-import { inPlace, ladder } from '#core/solve'
+import highsLoader from 'highs'
+import { chooserOf, choose, inPlace, ladder, PRESETS, taskOf } from '#core/solve'
+import { greedyMinor } from './greedy'
+import { hall } from './halls'
 import { largePlan, twoStages } from './plans'
 
 const quantile = (values: readonly number[], q: number): number => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))]!
@@ -38,6 +41,29 @@ const two = check(twoStages(24))
 const rungs = ladder(two, inPlace)
 console.log(`\n24 sources on two stages, ${rungs.length} standards, ${two.findings.length} findings`)
 report('  the ladder: every standard planned, applied and checked', time(() => ladder(two, inPlace), 10))
+
+const highs = await highsLoader()
+for (const [sources, stages] of [[8, 1], [24, 2], [48, 4]] as const) {
+  const checked = check(hall(sources, stages))
+  const runs = Array.from({ length: 3 }, () => {
+    const begun = performance.now()
+    const task = taskOf(checked)
+    const looked = performance.now()
+    const chooser = chooserOf(task, PRESETS.even.weights)
+    const solution = choose(highs, chooser)
+    const proven = performance.now()
+    if (typeof solution === 'string') throw new Error(solution)
+    return { task, solution, ways: looked - begun, proof: proven - begun, columns: chooser.program.size.columns }
+  })
+  const { task, solution, columns } = runs[0]!
+  const cheapest = choose(highs, chooserOf(task, PRESETS.money.weights))
+  console.log(`\n${sources} sources on ${stages} switcher${stages > 1 ? 's' : ''}, unwired: ${task.demands.length} questions, ${task.demands.reduce((sum, { choices }) => sum + choices.length, 0)} ways, ${columns} unknowns, ${solution.proven ? 'proven' : 'not proven'}`)
+  report('  all ways found', runs.map(({ ways }) => ways))
+  report('  best patch found and proven, ways included', runs.map(({ proof }) => proof))
+  const greedy = greedyMinor(task)
+  console.log(`  price of the patch: ${(solution.minor / 100).toFixed(0)}, least money ${typeof cheapest === 'string' ? cheapest : (cheapest.minor / 100).toFixed(0)}, a plain greedy patch ${greedy === undefined ? 'leaves somebody out' : (greedy / 100).toFixed(0)}; gear alone ${(task.bareMinor / 100).toFixed(0)}`)
+  console.log(`  memory: process ${(process.memoryUsage().rss / 1e6).toFixed(0)} MB, of which the solver ${(highs.memoryBytes / 1e6).toFixed(0)} MB`)
+}
 
 const folder = freshFolder()
 const server = await start(folder)

@@ -13,7 +13,7 @@ const look = useLook()
   <header class="header no-print">
     <NuxtLink to="/" class="home" aria-label="All shows"><InterMark /></NuxtLink>
     <span class="strong cut name">{{ show }}</span>
-    <span class="small quiet cut plan">{{ plan }}</span>
+    <NuxtLink class="small quiet cut plan" :to="`${base}/patch?view=versions`" title="The versions of this plan">{{ plan }}</NuxtLink>
     <nav class="steps" aria-label="Steps">
       <div v-for="step in STEPS" :key="step.title" class="step" :class="{ on: step.screens.some(({ id }) => id === screen) }">
         <span v-if="step.screens.length > 1 || step.screens[0].title !== step.title" class="small quiet of">{{ step.title }}</span>
@@ -32,7 +32,8 @@ const look = useLook()
 .header { height: 44px; flex: none; display: flex; align-items: center; gap: 8px; padding: 0 16px; border-bottom: 1px solid var(--line); }
 .home { display: flex; align-items: center; height: 32px; border-radius: 4px; margin-right: 4px; }
 .name { max-width: 232px; }
-.plan { max-width: 84px; margin-left: 4px; }
+.plan { max-width: 84px; margin-left: 4px; text-decoration: none; }
+.plan:hover { color: var(--text); }
 .steps { display: flex; align-items: stretch; gap: 14px; margin-left: 12px; height: 100%; }
 .step { display: flex; align-items: stretch; gap: 2px; }
 .of { align-self: center; margin-right: 4px; white-space: nowrap; }

@@ -88,7 +88,7 @@ export function solve(highs: Highs, program: Program, { seconds = 30, progress }
     numCols: columns, numRows: rows, colCost: program.costs, colLower: program.lower, colUpper: program.upper, rowLower, rowUpper,
     matrix: { format: 'csr', numRows: rows, numCols: columns, starts, indices, values }, integrality: Int32Array.from(program.whole, Number),
   }, (model): Solved => {
-    model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: TOLERANCE, random_seed: 1 })
+    model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: TOLERANCE, random_seed: 1, presolve: 'off', mip_allow_restart: false, mip_heuristic_run_feasibility_jump: false })
     let told = 0
     const { modelStatus } = model.run(progress ? {
       [highs.constants.callbackType.mipInterrupt](event) {

@@ -345,7 +345,7 @@ export function taskOf(checked: Checked, { fixed, loosely }: TaskOptions = {}, p
     const [standard] = stage.standards
     const begin = standard && mixed({ ...stage.node, standard }, out.ports[0]!, out.port, feed)
     if (!begin) return []
-    return splitterRows(plan, out.port).flatMap(([model, row]): Splitter[] => {
+    return splitterRows(plan, out.port, sinkWants.length, id => (ready.get(normal(`model:${id}`)) ?? 0) > 0).flatMap(([model, row]): Splitter[] => {
       const [inPort, input] = portsOf(row, 'in')[0]!
       const id = `${out.key}/${feed}/${model}`
       const known = splitters.get(id)
@@ -381,19 +381,17 @@ function normaliser({ models, leads }: Plan): (item: string) => string {
   }
 }
 
-/** Boxes with one input whose legs carry what they take, the cheapest two for each number of legs. */
-function splitterRows({ models }: Plan, out: Port): [string, Model][] {
+/** Boxes with one input whose legs carry what they take: the cheapest of two legs, and of as many as there are screens; what the kit has first. */
+function splitterRows({ models }: Plan, out: Port, screens: number, has: (model: string) => boolean): [string, Model][] {
   const known = new Set(Object.values(models).map(({ from }) => from))
+  const legs = (row: Model) => row.paths[0]!.to.length
   const rows = [...Object.entries(models), ...[...MODELS].filter(([, row]) => !known.has(row.from))]
-    .filter(([, row]) => row.role === 'way' && row.kind === 'splitter' && row.paths.length === 1 && row.paths[0]!.format === 'same' && row.paths[0]!.from.length === 1 && row.paths[0]!.to.length > 1 && !row.paths[0]!.passes)
+    .filter(([, row]) => row.role === 'way' && row.kind === 'splitter' && row.paths.length === 1 && row.paths[0]!.format === 'same' && row.paths[0]!.from.length === 1 && legs(row) > 1 && !row.paths[0]!.passes)
     .filter(([, row]) => Object.values(row.ports).every(port => port.carries === out.carries))
-    .sort(([, a], [, b]) => a.minor - b.minor)
-  const seen = new Map<number, number>()
-  return rows.filter(([, row]) => {
-    const legs = row.paths[0]!.to.length
-    seen.set(legs, (seen.get(legs) ?? 0) + 1)
-    return seen.get(legs)! <= 1
-  })
+    .sort(([a, x], [b, y]) => Number(has(b)) - Number(has(a)) || x.minor - y.minor)
+  const two = rows.find(([, row]) => legs(row) === 2)
+  const many = screens > 2 ? rows.filter(([, row]) => legs(row) > 2).sort(([, x], [, y]) => Number(legs(x) < screens) - Number(legs(y) < screens) || legs(x) - legs(y))[0] : undefined
+  return [two, many].filter(row => row !== undefined)
 }
 
 const onWay = ({ devices }: Candidate): Pick<Choice, 'devices' | 'scales'> => ({ devices: devices.map(({ model }) => model).join('+'), scales: devices.some(({ format }) => format !== undefined) })

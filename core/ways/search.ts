@@ -91,10 +91,16 @@ const dominates = (a: Cost, b: Cost): boolean =>
   a.house === 0 && a.minor <= b.owedMinor && a.minor <= b.minor && a.things <= b.owed && a.delayMs <= b.delayMs && a.risk <= b.risk && a.steps <= b.steps
 
 /** How many ways that do as well in price, delay, risk and conversions are enough: with another one scarce, these remain. */
-const FEW = 3
+const FEW = 2
 
 const asGood = (a: Cost, b: Cost): boolean =>
   a.house === 0 && a.minor <= b.minor && a.owedMinor <= b.owedMinor && a.delayMs <= b.delayMs && a.risk <= b.risk && a.steps <= b.steps
+
+/** By what the few that are kept are chosen. */
+const MERITS: readonly ((cost: Cost) => number)[] = [
+  cost => cost.minor, cost => cost.owedMinor, cost => cost.owed, cost => cost.delayMs, cost => cost.steps, cost => cost.risk,
+  cost => (cost.risk === 0 ? cost.minor : Infinity), cost => (cost.risk === 0 ? cost.owedMinor : Infinity), cost => (cost.steps === 0 ? cost.minor : Infinity),
+]
 
 /** The same with the same things, or fewer of them: the kit is alike for both. */
 const leaner = (a: Cost, b: Cost, mine: readonly string[], theirs: readonly string[]): boolean =>
@@ -214,7 +220,17 @@ class Search {
         if (leads) this.expand(label, item)
       }
     }
-    return this.found.map(({ candidate }) => candidate)
+    return this.bestFew().map(({ candidate }) => candidate)
+  }
+
+  /** The best few by each thing that is weighed, price breaking ties; all of them where they are few. */
+  private bestFew(): Search['found'] {
+    const kept = new Set<Search['found'][number]>()
+    for (const of of MERITS) {
+      const sorted = [...this.found].sort((a, b) => of(a.cost) - of(b.cost) || a.cost.owedMinor - b.cost.owedMinor || a.cost.minor - b.cost.minor)
+      for (const one of sorted.slice(0, FEW)) kept.add(one)
+    }
+    return this.found.filter(one => kept.has(one) || one.cost.house > 0)
   }
 
   /** Files a label, unless finished ways leave nothing to gain by it; `rest` is only worked out for one that is filed. */

@@ -4,6 +4,10 @@ import { applyEdits, completePlan, FORMAT_VERSION, freshId, transactionId, type 
 import type { Database } from './open'
 import { journal, plans, shows } from './schema'
 
+/** The plan that a show begins with; it cannot be removed. */
+export const MAIN = 'main'
+const mainFirst = (a: { readonly id: string }, b: { readonly id: string }): number => Number(b.id === MAIN) - Number(a.id === MAIN)
+
 type Reader = Pick<Database, 'select'>
 
 export interface ShowSummary {
@@ -47,7 +51,7 @@ export async function listShows(db: Database, binned = false): Promise<ShowSumma
   const planRows = await db.select().from(plans).orderBy(asc(plans.id))
   return rows.map(row => ({
     id: row.id, title: row.title, updatedAt: row.updatedAt.toISOString(), deletedAt: row.deletedAt?.toISOString() ?? null,
-    plans: planRows.filter(({ show }) => show === row.id).map(plan => ({
+    plans: planRows.filter(({ show }) => show === row.id).sort(mainFirst).map(plan => ({
       id: plan.id, title: (JSON.parse(plan.document) as Plan).title, revision: plan.revision, verdict: verdictOf(row.id, plan),
     })),
   }))
@@ -181,11 +185,9 @@ export async function listPlans(db: Reader, show: string): Promise<PlanSummary[]
   return rows.map((plan) => {
     const { title, basedOn } = stored(plan.document)
     return { id: plan.id, title, revision: plan.revision, basedOn: basedOn ?? null, verdict: verdictOf(show, plan) }
-  }).sort((a, b) => Number(b.id === MAIN) - Number(a.id === MAIN))
+  }).sort(mainFirst)
 }
 
-/** The plan that a show begins with; it cannot be removed. */
-export const MAIN = 'main'
 const MOST_PLANS = 100
 
 export type Begun =
