@@ -12,6 +12,7 @@ const KEYS = [
   ['P', 'pin a cable: nothing but a hand changes it'], ['X', 'accept a risk, with the reason'], ['Y', 'lay the same run for other sources'],
   ['Del', 'take out the cable or the device'], ['A', 'add a device'], ['E', 'add by a line of words'], ['F', 'find and filter lanes'], ['B', 'lit lanes as ribbons'],
 ] as const
+const PATCH = [['L', 'look for plans; Esc stops'], ['\u2190 \u2192', 'from plan to plan'], ['Enter', 'make the chosen plan, or its pieces'], ['V', 'keep it as a version']] as const
 </script>
 
 <template>
@@ -24,6 +25,10 @@ const KEYS = [
       <h2 class="second">On the runs board</h2>
       <dl>
         <template v-for="[key, what] in KEYS" :key="key"><dt class="key">{{ key }}</dt><dd>{{ what }}</dd></template>
+      </dl>
+      <h2>On Patch</h2>
+      <dl>
+        <template v-for="[key, what] in PATCH" :key="key"><dt class="key">{{ key }}</dt><dd>{{ what }}</dd></template>
       </dl>
       <h2>How to read the light</h2>
       <p class="legend">A band is as tall as its raster; its ticks are frames, or fields, staggered, when interlaced. It thins along a cable by the share of reach that is used, and ends where the reach does. Light with gaps is at risk. A hatched channel is dark. A bar across the end is an input that refuses.</p>

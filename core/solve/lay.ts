@@ -5,7 +5,8 @@ import { own, type Edit, type LinkEnd } from '#core/plan'
 import { formatLabel, sameFormat } from '#core/signal'
 import { Draft, layWay, shortTitle, wayTitle, type Candidate } from '#core/ways'
 import type { Pick, Solution } from './choose'
-import { inPhases, takeAway, type Demand, type Task } from './task'
+import { inPhases, takeAway } from './lying'
+import type { Demand, Task } from './task'
 
 /** One piece of a proposal, in words, that can be taken by itself. */
 export interface Part {
