@@ -91,6 +91,8 @@ watch([() => patch.edits, () => store.report?.version, () => patch.stale], async
   const edits = JSON.parse(JSON.stringify(patch.edits)) as typeof patch.edits
   partial.value = await store.ask(version => useChecker().effect(version, edits))
 }, { immediate: true })
+/** Figures stay with their unit. */
+const unbroken = (title: string) => title.replace(/(\d) m /g, '$1\u00A0m ')
 const KINDS = { standard: 'Standard', source: 'Pictures in', feeder: 'Between switchers', splitter: 'Splitters', sink: 'Pictures out', tidy: 'Put away', finish: 'Finishing touches' } as const
 const groups = computed(() => (Object.keys(KINDS) as (keyof typeof KINDS)[]).map(kind => ({ kind, title: KINDS[kind], parts: (patch.offer?.parts ?? []).filter(part => part.kind === kind) })).filter(({ parts }) => parts.length))
 const graveAdds = computed(() => (partial.value?.adds ?? []).filter(added => isGrave(added as { severity: Severity })).length)
@@ -212,10 +214,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <p v-if="patch.offer.parts.length === 0" class="quiet">Nothing need change: what lies is the best plan already.</p>
       <p v-else-if="partial" class="effect"><b>{{ arrive(partial.before) }}</b> <span class="quiet">arrive now,</span> <b class="lit">{{ arrive(partial.after) }}</b> <span class="quiet">then; findings: {{ counts(partial.after) }}<template v-if="graveAdds">, {{ graveAdds }} of them new</template>.</span></p>
       <p v-else class="quiet" role="status">Checking these pieces …</p>
+      <p v-if="patch.offer.unmeasured" class="small">{{ patch.offer.unmeasured }} cable{{ patch.offer.unmeasured === 1 ? ' has' : 's have' }} no length yet, so neither reach nor price: say under <NuxtLink to="kit">Kit</NuxtLink>, Places, where things stand and how far that is.</p>
       <div v-for="group in groups" :key="group.kind" class="group">
         <h4 class="small quiet">{{ group.title }}</h4>
         <label v-for="part in group.parts" :key="part.id" class="piece" :class="{ out: !patch.taken.includes(part) }">
-          <input type="checkbox" :checked="patch.taken.includes(part)" :disabled="part.needs.some(id => patch.without.has(id))" @change="patch.toggle(part.id)"><span>{{ part.title }}</span>
+          <input type="checkbox" :checked="patch.taken.includes(part)" :disabled="part.needs.some(id => patch.without.has(id))" @change="patch.toggle(part.id)"><span>{{ unbroken(part.title) }}</span>
         </label>
       </div>
       <div v-if="patch.offer.gets.length" class="group"><h4 class="small quiet">To get</h4><p class="small gets">{{ patch.offer.gets.map(({ count, title }) => `${count}\u00A0×\u00A0${title}`).join(', ') }}</p></div>

@@ -123,7 +123,7 @@ const changed = (show: ShowSummary) => new Intl.DateTimeFormat('en-GB', { day: '
       <ul v-else>
         <li v-for="show in shows" :key="show.id">
           <NuxtLink class="open" :to="runsOf(show)">
-            <span class="title cut">{{ show.title }}</span>
+            <span class="title cut">{{ show.title }}<span v-if="show.plans.length > 1" class="small quiet">, {{ show.plans.length }} plans</span></span>
             <template v-if="show.plans[0]">
               <span class="lamps" aria-hidden="true"><i v-for="n in Math.min(24, show.plans[0].verdict.wanted)" :key="n" :class="{ lit: n / Math.min(24, show.plans[0].verdict.wanted) <= show.plans[0].verdict.arrive / show.plans[0].verdict.wanted }" /></span>
               <span class="verdict">{{ show.plans[0].verdict.wanted ? `${show.plans[0].verdict.arrive} of ${show.plans[0].verdict.wanted} pictures arrive` : 'nothing planned yet' }}</span>

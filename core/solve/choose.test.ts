@@ -92,7 +92,7 @@ function bruteForce({ stages, demands, sockets, used, have, price, spare, plan: 
         cost += lacking * (weights.money * (price.get(item) ?? 0) / 100 + weights.things)
       }
       for (const { node, root, standards: able } of stages) {
-        const inUse = root || picks.some((pick, j) => j < members.length && members[j]!.of === 'source' && pick.stage === node.id)
+        const inUse = (root && picks.length > 0) || picks.some((pick, j) => j < members.length && members[j]!.of === 'source' && pick.stage === node.id)
         const format = able[chosen.get(node.id)!]!
         if (inUse) cost += weights.quality * standardSteps(written, format) + (node.device.standard && !sameFormat(node.device.standard, format) ? weights.moves : 0)
       }

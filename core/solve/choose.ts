@@ -53,12 +53,10 @@ export function chooserOf(task: Task, weights: Weights, terms: Terms = {}): Choo
   const program = new Program()
   const standards = new Map<string, { readonly standard: VideoFormat, readonly column: number }[]>()
   const inUse = new Map<string, number>()
-  const demandOf = new Map(demands.map(demand => [demand.id, demand]))
-  for (const { node, standards: able, root, held } of stages) {
+  for (const { node, standards: able, held } of stages) {
     const columns = able.map(standard => ({ standard, column: program.binary(weights.quality * standardSteps(task.plan, standard) + (node.device.standard && !sameFormat(node.device.standard, standard) ? weights.moves : 0)) }))
     standards.set(node.id, columns)
-    const needed = root || held || demandOf.get(`feeder:${node.id}`)?.runs.length === 1
-    const use = program.column(0, needed ? 1 : 0, 1)
+    const use = program.column(0, held ? 1 : 0, 1)
     inUse.set(node.id, use)
     program.row([...columns.map(({ column }): [number, number] => [column, 1]), [use, -1]], 0, 0)
     if (terms.standard !== false && task.given && able.some(format => sameFormat(format, task.given!))) {
@@ -95,6 +93,12 @@ export function chooserOf(task: Task, weights: Weights, terms: Terms = {}): Choo
     else if (terms.without?.has(demand.id)) program.row(columns, 0, members)
     else program.row(columns, members, members)
     for (const [standard, used] of needs) program.row([...used, [standard, -members]], -Infinity, 0)
+  }
+  // A stage shows something only where a picture comes in.
+  for (const { node, fed } of stages) {
+    if (fed) continue
+    const entering = chosen.filter(({ demand, choice }) => demand.of !== 'sink' && choice.stage === node.id).map(({ column }): [number, number] => [column, 1])
+    program.row([...entering, [inUse.get(node.id)!, -1]], 0, Infinity)
   }
   const boxes: { readonly splitter: Splitter, readonly column: number }[] = []
   for (const splitter of splitters) {

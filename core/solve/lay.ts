@@ -56,6 +56,8 @@ export function layout(task: Task, solution: Solution): Layout {
 
   const loose = traced.runs.filter(run => !run.beside && (!run.end || !run.origin) && run.links.every(({ wire }) => !own(task.bare.links, wire.id)))
   if (loose.length) part('tidy', 'tidy', `Take away ${loose.length === 1 ? 'the cable' : `${loose.length} cables`} that lead${loose.length === 1 ? 's' : ''} nowhere`, () => loose.forEach(run => takeAway(traced, run).forEach(edit => draft.edits.push(edit))))
+  const idle = task.demands.filter(demand => demand.of === 'feeder' && demand.runs.length > 0 && !solution.picks.some(pick => pick.demand === demand))
+  for (const demand of idle) part('tidy', demand.id, `Take away what leads on from ${demand.name}, which has no picture any more`, () => demand.runs.forEach(run => takeAway(traced, run).forEach(edit => draft.edits.push(edit))))
   const changed = [...solution.standards].filter(([stage, format]) => !chain.nodes.get(stage)!.device.standard || !sameFormat(chain.nodes.get(stage)!.standard!, format))
   if (changed.length) {
     const same = changed.every(([, format]) => sameFormat(format, changed[0]![1]))

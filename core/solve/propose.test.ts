@@ -61,6 +61,12 @@ describe('a proposal for a demo show', () => {
     expect(isClean(offers[0]!.effect.after)).toBe(true)
     expect(planMinor(made(written, offers[0]!).traced.plan)).toBe(offers[0]!.minor)
   }, 240_000)
+  it('Paper Mill Lectures, of which nothing is wired, is patched whole with what the kit has, and its input stays free', () => {
+    const [best] = seek(demo('paper-mill-lectures')).offers
+    expect(best!.effect).toMatchObject({ before: { arrive: 0, wanted: 13 }, after: { arrive: 13, wanted: 13, H: 0, D: 0, R: 0 } })
+    expect(best).toMatchObject({ proven: true, gets: [], missingMinor: 0, unmeasured: 0 })
+    expect(best!.spareInputs).toBeGreaterThanOrEqual(1)
+  }, 60_000)
   it('the first draft of Kiln Night is patched whole', () => {
     const [best] = seek(demo('kiln-night-draft')).offers
     expect(best!.effect).toMatchObject({ before: { arrive: 0, wanted: 8 }, after: { arrive: 8, wanted: 8, D: 0, R: 0 } })
@@ -106,6 +112,11 @@ describe('the patch from nothing', () => {
     expect(Object.values(ports).map(({ label }) => label).filter(Boolean).sort()).toEqual(['CAMERA 1', 'CAMERA 2', 'SLIDES'])
     expect(Object.values(traced.plan.wants)).toContainEqual({ sink: 'rec', feed: 'program' })
     expect(formatLabel(traced.plan.devices.cam!.ports!.sdi!.format!)).toBe('1080p50')
+  })
+  it('says how many cables it lays without a length, where nobody has measured', () => {
+    const { distances: _distances, ...written } = hall({ main: { model: 'switcher-4-strict', standard: fmt('1080p59.94'), place: 'desk' }, near: { model: 'camera-box-hdmi', place: 'desk' }, far: { model: 'camera-box-hdmi', place: 'moon' } })
+    // Within the desk 3 m are taken for measured; the way to the moon is open.
+    expect(seek({ ...written, distances: {} }).offers[0]).toMatchObject({ unmeasured: 1 })
   })
   it('uses what the kit has before what must be got', () => {
     const devices = { main: { model: 'switcher-4-strict', standard: fmt('1080p59.94') }, cam: { model: 'camera-box-hdmi', place: 'stage' } }

@@ -3,7 +3,7 @@ import { kitLines, kitMinor, planMinor, planWatts } from '#core/budget'
 import { carriesPicture, portsOf } from '#core/catalog'
 import { isStage, socketKey } from '#core/chain'
 import { check, effectOf, isGrave, remediesOf, type Checked, type Effect } from '#core/check'
-import { applyEdits, type Edit } from '#core/plan'
+import { applyEdits, own, type Edit } from '#core/plan'
 import type { VideoFormat } from '#core/signal'
 import { singlePoints } from '#core/whatif'
 import { choose, chooserOf, standardWords, type Solution } from './choose'
@@ -37,6 +37,8 @@ export interface Offer {
   readonly singlePoints: number
   /** What must be got that the kit does not have. */
   readonly gets: readonly { readonly title: string, readonly count: number }[]
+  /** Cables laid whose way nobody has measured: their length and price are open. */
+  readonly unmeasured: number
   /** What sets it apart from the first offer. */
   readonly differs: readonly string[]
 }
@@ -128,6 +130,7 @@ function offerOf(checked: Checked, id: string, title: string, laid: Layout, solu
   const gets = kitLines(applied.value.plan).filter(line => line.missing > (had.get(line.key) ?? 0)).map(line => ({ title: `${line.pieceM === undefined ? '' : `${line.pieceM}\u00A0m `}${line.short}`, count: line.missing - (had.get(line.key) ?? 0) }))
   const offer = {
     id, title, parts: whole.parts, shelf: whole.shelf, edits, effect: effectOf(checked, edits)!, cost: solution.cost, bound: solution.bound, proven: solution.proven, solvedMinor: solution.minor, ...measuresOf(next), gets,
+    unmeasured: Object.entries(applied.value.plan.links).filter(([link, { routeM, pieces }]) => routeM === undefined && pieces === undefined && !own(plan.links, link)).length,
   }
   return { ...offer, differs: best ? differences(best, offer) : [] }
 }

@@ -29,8 +29,9 @@ export interface StageTask {
   readonly root: boolean
   /** Stages that it may feed. */
   readonly parents: readonly string[]
-  /** Something is wired to it that stays. */
+  /** Something is wired to it that stays; a picture comes in by it. */
   readonly held: boolean
+  readonly fed: boolean
 }
 
 /** One of the ways in which a demand can be met. Costs count for one member. */
@@ -210,7 +211,8 @@ class Reader {
       const offers = worth.filter(format => setsContain(node.model.standards ?? [], format))
       const standards = held === undefined ? offers : [offers.find(format => sameFormat(format, held)) ?? node.standard!]
       const wired = (dir: Port['dir'], used: typeof entering) => portsOf(node.model, dir).some(([id, port]) => carriesPicture(port) && used.has(socketKey(node.id, id)))
-      return { node, standards, root: roots.has(node.id), parents: parents.get(node.id) ?? [], held: wired('in', entering) || wired('out', leaving) }
+      const fed = wired('in', entering)
+      return { node, standards, root: roots.has(node.id), parents: parents.get(node.id) ?? [], held: fed || wired('out', leaving), fed }
     })
   }
 
