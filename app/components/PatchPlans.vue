@@ -97,7 +97,7 @@ const KINDS = { standard: 'Standard', source: 'Pictures in', feeder: 'Between sw
 const groups = computed(() => (Object.keys(KINDS) as (keyof typeof KINDS)[]).map(kind => ({ kind, title: KINDS[kind], parts: (patch.offer?.parts ?? []).filter(part => part.kind === kind) })).filter(({ parts }) => parts.length))
 const graveAdds = computed(() => (partial.value?.adds ?? []).filter(added => isGrave(added as { severity: Severity })).length)
 
-const mayApply = computed(() => patch.offer !== undefined && !patch.stale && patch.edits.length > 0 && patch.state !== 'seeking')
+const mayApply = computed(() => patch.offer !== undefined && !patch.stale && patch.edits.length > 0)
 async function keep(title: string): Promise<void> {
   naming.value = false
   if (await patch.keep(title)) emit('kept')
@@ -164,7 +164,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <p class="quiet">{{ collision.claims.length === 1 ? 'This alone cannot be had:' : `These ${collision.claims.length} cannot all be had; any one of them given up, the others can:` }}</p>
           <ul><li v-for="claim in collision.claims" :key="claim.id"><span :class="{ strong: claim.id === collision.cheapest.id }">{{ claim.words }}</span><span v-if="claim.id === collision.cheapest.id && collision.claims.length > 1" class="small quiet"> cheapest to give up</span></li></ul>
         </section>
-        <p><NuxtLink class="btn small" :to="{ query: { view: 'grow' } }">What more inputs would cost</NuxtLink></p>
+        <p v-if="patch.outcome.collisions.some(({ claims }) => claims.length > 1)"><NuxtLink class="btn small to" :to="{ query: { view: 'grow' } }">What more inputs would cost</NuxtLink></p>
       </div>
       <div v-else-if="patch.offers.length === 0 && patch.state !== 'seeking'" class="hint">
         <h3>{{ patch.state === 'stopped' ? 'Stopped before a plan was found' : 'From nothing to a whole patch' }}</h3>
@@ -253,6 +253,7 @@ h3 { font: 650 15px/1.3 var(--words); margin: 0; }
 .note { display: flex; gap: 12px; align-items: center; padding: 6px 12px; margin-bottom: 12px; border: 1px solid var(--border); border-radius: 4px; }
 .hint { max-width: 62ch; padding: 24px 8px; }
 .hint h3 { font-size: 20px; margin-bottom: 8px; }
+.to { text-decoration: none; }
 .collision { border-left: 2px solid var(--border); padding-left: 12px; margin: 12px 0; }
 .collision ul { margin: 4px 0; padding-left: 18px; }
 .collision p { margin: 0 0 4px; }

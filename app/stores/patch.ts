@@ -86,6 +86,8 @@ export const usePatchStore = defineStore('patch', () => {
 
   async function apply(): Promise<boolean> {
     if (!offer.value || stale.value || edits.value.length === 0) return false
+    // Further plans would be for a plan that is no more.
+    stop()
     const whole = taken.value.length === offer.value.parts.length
     return store.commit(whole ? `Patch: ${name.value}` : `Patch, in part: ${name.value}`, edits.value)
   }

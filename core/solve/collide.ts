@@ -112,7 +112,8 @@ function figures(task: Task, set: readonly Claim[]): string {
   if (set.length === 1 && only) {
     const demand = byId.get(only.id)
     if (demand?.of === 'sink' && !task.demands.some(({ of }) => of === 'source')) return 'No source leads to a switcher, so there is nothing to show.'
-    if (demand) return demand.choices.length === 0 ? `No way of up to three devices leads ${demand.of === 'source' ? `from ${demand.name} to any free input` : `from a switcher's ${demand.feed} output to ${demand.name}`}.` : `${demand.name} has ${plural(demand.choices.length, 'way')}, and none of them can be used in any standard of the switchers.`
+    if (demand && demand.choices.length === 0) return `No way of up to three devices leads ${demand.of === 'source' ? `from ${demand.name} to any free input` : `from a switcher\u2019s ${demand.feed} output to ${demand.name}`}${demand.metres === undefined ? '' : `, ${Number(demand.metres.toFixed(1))}\u00A0m away`}.`
+    if (demand) return `${demand.name} has ${plural(demand.choices.length, 'way')}, and none of them can be used in any standard of the switchers.`
     if (only.of === 'spare') return `The switchers have ${plural(inputsOf(task), 'free input')}, and ${task.spare} ${task.spare === 1 ? 'is' : 'are'} to stay free.`
     return 'This cannot be met whatever else is given up.'
   }

@@ -202,6 +202,14 @@ describe('why it cannot be done', () => {
   }, 60_000)
 })
 
+describe('a picture that nothing can carry so far', () => {
+  it('is named with its distance, alone', () => {
+    const written = hall({ main: STAGE_50, cam: { model: 'camera-studio-sdi', name: 'Camera on the hill', place: 'hill' } })
+    const { collisions } = seek({ ...written, distances: { hill: { between: ['hall', 'hill'], m: 4000 } } })
+    expect(collisions).toMatchObject([{ claims: [{ id: 'source:cam' }], smallest: true, why: 'No way of up to three devices leads from Camera on the hill to any free input, 4000\u00A0m away.' }])
+  })
+})
+
 describe('growth', () => {
   const full = plan({ devices: { ...Object.fromEntries(Array.from({ length: 5 }, (_, i) => [`cam-${i}`, 'camera-box-hdmi 1080p59.94'])), main: 'switcher-4-strict 1080p59.94' }, links: Object.fromEntries(Array.from({ length: 4 }, (_, i) => [`l-${i}`, `cam-${i}.hdmi > main.in-${i + 1} hdmi-passive 2`])) })
   it('weighs a feeder, a larger switcher and doing without, the cheapest for each input first', () => {

@@ -80,6 +80,8 @@ export interface Demand {
   /** What cannot be led otherwise. */
   readonly rigid: boolean
   readonly safe: boolean
+  /** The shortest measured way to where it could go, metres. */
+  readonly metres?: number
   /** What lies there is pinned. */
   readonly pinned: boolean
   readonly choices: readonly Choice[]
@@ -271,11 +273,13 @@ class Reader {
       this.left.push(node.device.name)
       return undefined
     }
+    let metres = Infinity
     for (const stage of rigid ? [] : this.stages) {
       const now = easy[0]
       if (now && this.cascade.treeOf(now.end!.device) !== this.cascade.treeOf(stage.node.id)) continue
       const span = spanOf(this.traced, node, stage.node, now)
       if (now && isUnknown(span) && lengthOfRun(this.traced, now)) continue
+      metres = Math.min(metres, span.routeM ?? span.cutM ?? Infinity)
       const path = stage.node.model.paths.find(({ format }) => format === 'standard')!
       for (const one of this.classes(stage.node, 'in')) {
         for (const standard of stage.standards) {
@@ -289,7 +293,7 @@ class Reader {
         }
       }
     }
-    return { id: `source:${node.id}`, of: 'source', members: [node.id], name: node.device.name, ends, runs: rigid ? [] : mine, rigid, pinned: isPinned(mine), safe: isCamera(node.model) && node.device.shot === 'safe', choices }
+    return { id: `source:${node.id}`, of: 'source', members: [node.id], name: node.device.name, ends, runs: rigid ? [] : mine, rigid, pinned: isPinned(mine), safe: isCamera(node.model) && node.device.shot === 'safe', ...(Number.isFinite(metres) ? { metres } : {}), choices }
   }
 
   private feederDemand(stage: StageTask): Demand | undefined {
@@ -328,8 +332,10 @@ class Reader {
     const from = run && this.stages.find(({ node }) => node.id === run.origin!.device)
     const able = this.stages.filter(({ node, root }) => (from ? node.id === from.node.id || (root && this.cascade.treeOf(node.id) === this.cascade.treeOf(from.node.id)) : root))
     const limits: Limits = sound ? { sound } : {}
+    let metres = Infinity
     for (const stage of rigid ? [] : able) {
       const span = spanOf(this.traced, stage.node, sink, run)
+      metres = Math.min(metres, span.routeM ?? span.cutM ?? Infinity)
       for (const end of this.classes(sink, 'in')) {
         const target: Target = { node: sink, portId: end.ports[0]!, port: end.port }
         for (const out of this.classes(stage.node, 'out').filter(({ port }) => port.feeds?.includes(feed))) {
@@ -358,7 +364,7 @@ class Reader {
     }
     return {
       id: `sink:${want ?? sink.id}${want === undefined && run ? `/${run.id}` : ''}`, of: 'sink', members: [sink.id], name: sink.device.name, ends: [''], ...(want === undefined ? {} : { want }), feed, ...(assumed ? { assumed } : {}),
-      runs: rigid || !run ? [] : [run], rigid, pinned: isPinned(run ? [run] : []), safe: false, choices,
+      runs: rigid || !run ? [] : [run], rigid, pinned: isPinned(run ? [run] : []), safe: false, ...(Number.isFinite(metres) ? { metres } : {}), choices,
     }
   }
 
