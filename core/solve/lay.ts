@@ -188,12 +188,19 @@ export function layout(task: Task, solution: Solution): Layout {
   }
 }
 
-/** Up to twelve capitals of a name, its number kept: "Camera 2, gallery" is CAMERA 2. */
+/** What fits beside an input of the board. */
+const LABEL_LENGTH = 9
+
+/** As many whole words of a name as fit, in capitals, its number kept: "Camera 2, gallery" is CAMERA 2. */
 function shortLabel(name: string): string {
-  const head = name.split(/[,(]/)[0]!.trim().toUpperCase()
-  if (head.length <= 12) return head || 'INPUT'
-  const number = /\s(\d+)$/.exec(head)?.[1]
-  return number === undefined ? head.slice(0, 12).trim() : `${head.slice(0, 11 - number.length).trim()} ${number}`
+  const words = name.split(/[,(]/)[0]!.trim().toUpperCase().split(/\s+/)
+  const number = words.length > 1 && /^\d+$/.test(words.at(-1)!) ? ` ${words.pop()}` : ''
+  let label = words[0]!.slice(0, LABEL_LENGTH - number.length)
+  for (const word of words.slice(1)) {
+    if (label.length + 1 + word.length + number.length > LABEL_LENGTH) break
+    label += ` ${word}`
+  }
+  return `${label}${number}` || 'INPUT'
 }
 
 interface Moving {

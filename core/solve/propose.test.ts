@@ -63,7 +63,7 @@ describe('a proposal for a demo show', () => {
   }, 240_000)
   it('Paper Mill Lectures, of which nothing is wired, is patched whole with what the kit has, and its input stays free', () => {
     const [best] = seek(demo('paper-mill-lectures')).offers
-    expect(best!.effect).toMatchObject({ before: { arrive: 0, wanted: 13 }, after: { arrive: 13, wanted: 13, H: 0, D: 0, R: 0 } })
+    expect(best!.effect).toMatchObject({ before: { arrive: 0, wanted: 13 }, after: { arrive: 13, wanted: 13, H: 0, D: 0, R: 0, Q: 0 } })
     expect(best).toMatchObject({ proven: true, gets: [], missingMinor: 0, unmeasured: 0 })
     expect(best!.spareInputs).toBeGreaterThanOrEqual(1)
   }, 60_000)
@@ -101,7 +101,7 @@ describe('the patch from nothing', () => {
   })
   it('is complete: everything arrives, labels stand on the inputs, sinks get their feeds, and nothing is dark or at risk', () => {
     const written = hall({
-      main: STAGE_50, cam: { model: 'camera-studio-sdi', name: 'Camera 1, gallery', order: 1, place: 'tower', shot: 'safe' }, two: { model: 'camera-ptz', name: 'Camera 2', order: 2, place: 'stage' }, pc: { model: 'laptop-office', name: 'Slides', order: 3 },
+      main: STAGE_50, cam: { model: 'camera-studio-sdi', name: 'Camera 1, gallery', order: 1, place: 'tower', shot: 'safe' }, two: { model: 'camera-ptz', name: 'Camera 2', order: 2, place: 'stage' }, pc: { model: 'laptop-office', name: 'Lecture slides', order: 3 },
       wall: { model: 'projector', name: 'Wall', order: 1, place: 'stage' }, desk: { model: 'screen', name: 'Desk', order: 2 }, rec: { model: 'recorder-hdmi', name: 'Recorder', order: 3 },
     }, { wants: { desk: 'multiview', wall: 'program' }, brief: { mains: '230v-50hz' } })
     const [best] = seek(written).offers
@@ -109,7 +109,7 @@ describe('the patch from nothing', () => {
     expect(verdict).toMatchObject({ H: 0, D: 0, R: 0 })
     expect(verdict.arrive).toBe(verdict.wanted)
     const ports = traced.plan.devices.main!.ports!
-    expect(Object.values(ports).map(({ label }) => label).filter(Boolean).sort()).toEqual(['CAMERA 1', 'CAMERA 2', 'SLIDES'])
+    expect(Object.values(ports).map(({ label }) => label).filter(Boolean).sort()).toEqual(['CAMERA 1', 'CAMERA 2', 'LECTURE'])
     expect(Object.values(traced.plan.wants)).toContainEqual({ sink: 'rec', feed: 'program' })
     expect(formatLabel(traced.plan.devices.cam!.ports!.sdi!.format!)).toBe('1080p50')
   })

@@ -136,7 +136,7 @@ function offerOf(checked: Checked, id: string, title: string, laid: Layout, solu
 }
 
 /** Faults that a setting or a plug beside the picture mends: they are put right at once. */
-const TOUCHES: ReadonlySet<string> = new Set(['F07', 'F09', 'F10', 'F11', 'F18', 'F19', 'F21', 'C12', 'C16', 'C17', 'A01', 'A08', 'R04', 'E01'])
+const TOUCHES: ReadonlySet<string> = new Set(['F07', 'F09', 'F10', 'F11', 'F14', 'F18', 'F19', 'F21', 'C12', 'C16', 'C17', 'A01', 'A08', 'R04', 'E01'])
 const MOST_TOUCHES = 24
 
 /** Adds what a fresh patch still lacks beside its pictures: settings, control, sound. Of a finished plan, only what the change itself brings. */
