@@ -64,7 +64,7 @@ function keys(event: KeyboardEvent): void {
           <tr><td>Outputs</td><td class="num">{{ signed(row.outputs) }}</td></tr>
           <tr><td>Keys at once</td><td class="num">{{ signed(row.keyers) }}</td></tr>
           <tr><td>Recordings inside</td><td class="num">{{ signed(row.records) }}</td></tr>
-          <tr v-if="row.effect"><td>Pictures that arrive</td><td class="num">{{ arrive(row.effect.before) }}, then {{ arrive(row.effect.after) }}</td></tr>
+          <tr v-if="row.effect"><td>Arrive</td><td class="num">{{ arrive(row.effect.before) }}, then {{ arrive(row.effect.after) }}</td></tr>
         </tbody>
       </table>
       <template v-if="row.limits.length"><h4>{{ row.how === 'feeder' ? 'Across the join' : 'What it costs besides' }}</h4><ul><li v-for="limit in row.limits" :key="limit">{{ limit }}</li></ul></template>
