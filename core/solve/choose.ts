@@ -1,6 +1,6 @@
 import type { Highs } from 'highs'
 import { formatLabel, sameFormat, type VideoFormat } from '#core/signal'
-import { Program, solve, type Watch } from './milp'
+import { Program, relaxed, solve, type Watch } from './milp'
 import { standardSteps } from './merit'
 import type { Choice, Demand, Splitter, Task } from './task'
 import { PICTURES_OF_A_FEEDER, SAFE_SHOT_AWAY, type Weights } from './weights'
@@ -25,6 +25,8 @@ export interface Solution {
   /** Planning price of the whole plan, and of what the kit lacks, minor units. */
   readonly minor: number
   readonly missingMinor: number
+  /** Of the program's columns. */
+  readonly values: Float64Array
 }
 
 /** What must hold. Each may be left out, to see whether the rest can be met. */
@@ -43,8 +45,14 @@ export interface Terms {
 export interface Chooser {
   readonly program: Program
   readonly read: (solved: { readonly cost: number, readonly bound: number, readonly proven: boolean, readonly values: Float64Array }) => Solution
-  /** Forbids plans that keep every standard, every device and every place where a format is converted of this one. */
-  readonly unlike: (solution: Solution) => void
+  /** What sets a solution apart: its standards, its devices, and the places where a format is converted. */
+  readonly features: (solution: Solution) => readonly Feature[]
+}
+
+/** So much of something as a solution has: a plan that has less of it gives it up. */
+export interface Feature {
+  readonly terms: readonly (readonly [column: number, factor: number])[]
+  readonly now: number
 }
 
 /** Writes a task as a program. Columns: the standard of each stage, each choice of each demand, splitters, things to get. */
@@ -136,44 +144,32 @@ export function chooserOf(task: Task, weights: Weights, terms: Terms = {}): Choo
     for (const { choice, count } of picks) need(choice.items, count)
     for (const { splitter, count } of put) need(splitter.items, count)
     return {
-      picks, splitters: put, cost, bound, proven,
+      picks, splitters: put, cost, bound, proven, values,
       standards: new Map([...standards].flatMap(([stage, columns]) => columns.filter(({ column }) => values[column] === 1).map(({ standard }) => [stage, standard] as const))),
       minor: task.bareMinor + picks.reduce((sum, { choice, count }) => sum + choice.minor * count, 0) + put.reduce((sum, { splitter, count }) => sum + splitter.minor * count, 0),
       missingMinor: [...needed].reduce((sum, [item, count]) => sum + Math.max(0, count - (have.get(item) ?? 0)) * (price.get(item) ?? 0), 0),
     }
   }
 
-  function unlike({ standards: stood, picks, splitters: put }: Solution): void {
-    const terms: [number, number][] = []
-    let least = 1
-    for (const [stage, standard] of stood) {
-      terms.push([inStandard(stage, standard)!, -1])
-      least -= 1
-    }
-    const fewer = (columns: [number, number][], now: number, most: number) => {
-      const gone = program.binary()
-      // gone = 1 only where fewer than now are left.
-      program.row([...columns, [gone, most - now + 1]], -Infinity, most)
-      terms.push([gone, 1])
-    }
+  function features({ standards: stood, picks, splitters: put }: Solution): Feature[] {
+    const found: Feature[] = [...stood].map(([stage, standard]) => ({ terms: [[inStandard(stage, standard)!, 1]], now: 1 }))
     // Which of two alike boxes stands where is no difference; where a format is converted is one.
     const models = new Set([...picks.filter(({ demand }) => !demand.rigid).flatMap(({ choice }) => modelsOf(choice)), ...put.map(({ splitter }) => splitter.model)])
     for (const model of models) {
-      const columns = [
+      const terms = [
         ...chosen.filter(({ demand }) => !demand.rigid).map(({ choice, column }): [number, number] => [column, modelsOf(choice).filter(id => id === model).length]),
         ...boxes.map(({ splitter, column }): [number, number] => [column, Number(splitter.model === model)]),
       ].filter(([, factor]) => factor > 0)
-      const now = picks.filter(({ demand }) => !demand.rigid).reduce((sum, { choice, count }) => sum + count * modelsOf(choice).filter(id => id === model).length, 0) + put.reduce((sum, { splitter, count }) => sum + (splitter.model === model ? count : 0), 0)
-      fewer(columns, now, columns.reduce((sum, [column, factor]) => sum + factor * program.upper[column]!, 0))
+      found.push({ terms, now: picks.filter(({ demand }) => !demand.rigid).reduce((sum, { choice, count }) => sum + count * modelsOf(choice).filter(id => id === model).length, 0) + put.reduce((sum, { splitter, count }) => sum + (splitter.model === model ? count : 0), 0) })
     }
     for (const demand of new Set(picks.filter(({ demand, choice }) => !demand.rigid && choice.scales).map(pick => pick.demand))) {
-      const columns = chosen.filter(one => one.demand === demand && one.choice.scales).map(({ column }): [number, number] => [column, 1])
-      fewer(columns, picks.filter(pick => pick.demand === demand && pick.choice.scales).reduce((sum, { count }) => sum + count, 0), demand.members.length)
+      const terms = chosen.filter(one => one.demand === demand && one.choice.scales).map(({ column }): [number, number] => [column, 1])
+      found.push({ terms, now: picks.filter(pick => pick.demand === demand && pick.choice.scales).reduce((sum, { count }) => sum + count, 0) })
     }
-    program.row(terms, least, Infinity)
+    return found
   }
 
-  return { program, read, unlike }
+  return { program, read, features }
 }
 
 const modelsOf = ({ devices }: Choice): string[] => (devices === '' ? [] : devices.split('+'))
@@ -183,6 +179,72 @@ export function choose(highs: Highs, chooser: Chooser, watch: Watch = {}): Solut
   const solved = solve(highs, chooser.program, watch)
   return solved.status === 'solved' ? chooser.read(solved) : solved.status
 }
+
+/** A part of all plans, with what none in it can cost less than. */
+interface Region {
+  readonly program: Program
+  readonly bound: number
+  /** How the bound is known: from the region around it, from the program without whole numbers, or exactly. */
+  readonly known: 'around' | 'relaxed' | 'solved'
+  readonly solution?: Solution
+}
+
+/**
+ * The best solution, then the best that gives up a standard, a device or a place of conversion of every better one, and
+ * so on; each when it is asked for. All other plans are parted by what they give up; a part is only solved once nothing
+ * else can be better.
+ */
+export function* distinctPlans(highs: Highs, chooser: Chooser, watch: Watch = {}): Generator<Solution | 'infeasible' | 'unknown', void> {
+  const first = choose(highs, chooser, watch)
+  yield first
+  if (typeof first === 'string') return
+  const better: Solution[] = [first]
+  const open: Region[] = []
+  // What a part could have held that was given up for want of time.
+  let lost = Infinity
+  part(chooser.program, chooser.features(first), first.cost)
+  for (let next = best(); next; next = best()) {
+    if (next.known === 'around') {
+      const bound = relaxed(highs, next.program)
+      if (bound !== undefined) open.push({ ...next, known: 'relaxed', bound: Math.max(bound, next.bound) })
+      continue
+    }
+    if (next.known === 'relaxed') {
+      const solved = solve(highs, next.program, watch)
+      if (solved.status === 'solved') open.push({ ...next, known: 'solved', bound: solved.cost, solution: chooser.read(solved) })
+      else if (solved.status === 'unknown') lost = Math.min(lost, next.bound)
+      continue
+    }
+    const solution = next.solution!
+    const kept = better.find(other => chooser.features(other).every(feature => amount(feature, solution.values) >= feature.now))
+    if (kept) {
+      part(next.program, chooser.features(kept), next.bound)
+      continue
+    }
+    better.push(solution)
+    yield { ...solution, bound: Math.min(solution.bound, lost), proven: solution.proven && solution.cost <= lost }
+    part(next.program, chooser.features(solution), next.bound)
+  }
+
+  function best(): Region | undefined {
+    open.sort((a, b) => b.bound - a.bound || ORDER[b.known] - ORDER[a.known])
+    return open.pop()
+  }
+
+  /** Parts a region by the first of these features that is given up. */
+  function part(program: Program, features: readonly Feature[], bound: number): void {
+    features.forEach(({ terms, now }, i) => {
+      const twin = program.copy()
+      for (const before of features.slice(0, i)) twin.row(before.terms, before.now, Infinity)
+      twin.row(terms, -Infinity, now - 1)
+      open.push({ program: twin, bound, known: 'around' })
+    })
+  }
+}
+
+const ORDER = { solved: 0, relaxed: 1, around: 2 } as const
+
+const amount = ({ terms }: Feature, values: Float64Array): number => terms.reduce((sum, [column, factor]) => sum + factor * values[column]!, 0)
 
 /** "1080p50", or with each stage's where they differ: "Main 1080p50, Side 1080p25". */
 export function standardWords(task: Task, { standards }: { readonly standards: ReadonlyMap<string, VideoFormat> }): string {

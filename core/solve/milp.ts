@@ -43,6 +43,13 @@ export class Program {
     return twin
   }
 
+  /** The same with every unknown free to be a fraction. */
+  relaxed(): Program {
+    const twin = this.copy()
+    twin.whole.fill(false)
+    return twin
+  }
+
   /** Row-wise, as the solver takes it. */
   matrix(): { starts: Int32Array, indices: Int32Array, values: Float64Array, rowLower: Float64Array, rowUpper: Float64Array } {
     const starts = new Int32Array(this.rows.length + 1)
@@ -111,6 +118,12 @@ export function solve(highs: Highs, program: Program, { seconds = 30, progress }
       ? { status: 'solved', proven: false, cost, bound, values: rounded(program, model.getSolution().colValue) }
       : { status: 'unknown', bound }
   })
+}
+
+/** The least cost of a program whose unknowns need not be whole: none of its solutions costs less. Undefined where there is none. */
+export function relaxed(highs: Highs, program: Program): number | undefined {
+  const solved = solve(highs, program.relaxed())
+  return solved.status === 'solved' ? solved.cost : solved.status === 'unknown' ? -Infinity : undefined
 }
 
 /** Whole unknowns come back within the solver's tolerance of a whole number. */

@@ -202,11 +202,22 @@ describe('why it cannot be done', () => {
   }, 60_000)
 })
 
+describe('a picture from far away', () => {
+  it('goes by radio where no cable carries so far, with its distance in the plan', () => {
+    const written = hall({ main: STAGE_50, cam: { model: 'camera-studio-sdi', name: 'Camera on the hill', place: 'hill' } })
+    const far = { ...written, distances: { hill: { between: ['hall', 'hill'] as const, m: 900 } } }
+    const { traced, findings, verdict } = made(far, seek(far).offers[0]!)
+    expect(verdict).toMatchObject({ arrive: 1, wanted: 1, D: 0 })
+    expect(Object.values(traced.plan.devices).find(({ air }) => air)).toMatchObject({ air: { m: 900 } })
+    expect(findings.some(({ id }) => id === 'L08')).toBe(false)
+  })
+})
+
 describe('a picture that nothing can carry so far', () => {
   it('is named with its distance, alone', () => {
     const written = hall({ main: STAGE_50, cam: { model: 'camera-studio-sdi', name: 'Camera on the hill', place: 'hill' } })
-    const { collisions } = seek({ ...written, distances: { hill: { between: ['hall', 'hill'], m: 4000 } } })
-    expect(collisions).toMatchObject([{ claims: [{ id: 'source:cam' }], smallest: true, why: 'No way of up to three devices leads from Camera on the hill to any free input, 4000\u00A0m away.' }])
+    const { collisions } = seek({ ...written, distances: { hill: { between: ['hall', 'hill'], m: 19_000 } } })
+    expect(collisions).toMatchObject([{ claims: [{ id: 'source:cam' }], smallest: true, why: 'No way of up to three devices leads from Camera on the hill to any free input, 19000\u00A0m away.' }])
   })
 })
 

@@ -6,7 +6,7 @@ import { check, effectOf, isGrave, remediesOf, type Checked, type Effect } from 
 import { applyEdits, own, type Edit } from '#core/plan'
 import type { VideoFormat } from '#core/signal'
 import { singlePoints } from '#core/whatif'
-import { choose, chooserOf, standardWords, type Solution } from './choose'
+import { chooserOf, distinctPlans, standardWords, type Solution } from './choose'
 import { collisionsOf, type Collision } from './collide'
 import { composed, layout, type Layout, type Part } from './lay'
 import { taskOf } from './task'
@@ -97,24 +97,22 @@ export function propose(highs: Highs, checked: Checked, asked: Asked, progress: 
   const offers: Offer[] = []
   let first = 0
   const incomplete = task.demands.some(({ rigid, runs, of }) => !rigid && runs.length === 0 && of !== 'feeder')
-  for (let n = 1; n <= most; n++) {
-    progress({ stage: 'choosing', offer: n })
-    const solution = choose(highs, chooser, { seconds, progress: (best, bound) => progress({ stage: 'choosing', offer: n, best, bound }) })
+  progress({ stage: 'choosing', offer: 1 })
+  const tell = (best: number, bound: number) => progress({ stage: 'choosing', offer: offers.length + 1, best, bound })
+  for (const solution of distinctPlans(highs, chooser, { seconds, progress: tell })) {
     if (solution === 'infeasible') {
-      if (n > 1) break
       const { collisions } = collisionsOf(highs, checked, { ...(fixed ? { fixed } : {}), kitOnly }, share => progress({ stage: 'collisions', share }))
       return { ...result, offers, collisions, ms: { ways: waysMs, first: 0, all: Date.now() - begun } }
     }
-    if (solution === 'unknown') {
-      if (n > 1) break
-      return { ...result, offers, collisions: [], unknown: true, ms: { ways: waysMs, first: 0, all: Date.now() - begun } }
-    }
+    if (solution === 'unknown') return { ...result, offers, collisions: [], unknown: true, ms: { ways: waysMs, first: 0, all: Date.now() - begun } }
+    const n = offers.length + 1
     if (n === 1) first = Date.now() - begun
     progress({ stage: 'checking', offer: n })
     const offer = offerOf(checked, `offer-${n}`, standardWords(task, solution), layout(task, solution), solution, incomplete, offers[0])
     offers.push(offer)
     found(offer)
-    chooser.unlike(solution)
+    if (n === most) break
+    progress({ stage: 'choosing', offer: n + 1 })
   }
   return { ...result, offers, collisions: [], ms: { ways: waysMs, first, all: Date.now() - begun } }
 }

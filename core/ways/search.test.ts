@@ -134,6 +134,17 @@ describe('the search for ways', () => {
     expect(pair.some(way => way.owedMinor < way.minor)).toBe(true)
     expect(pair.some(({ devices }) => devices.length === 0)).toBe(true)
   })
+  it('offers radio where the air carries so far and no cable does, as a risk, and not beyond', () => {
+    const far = (routeM: number) => search({ source: 'camera-studio-sdi 1080p25', out: 'sdi', stage: 'switcher-8-mixed 1080p25', input: 'in-5', routeM })
+    // ITU-R P.525 at 2.2 GHz: over 4 km 32.44 + 12.04 + 66.85 = 111.3 dB; 30 + 12 - 111.3 - 6 against -88 dBm leaves 12.7 dB.
+    const found = far(4000)
+    expect(found.map(({ devices }) => devices.map(({ model, airM }) => [model, airM]))).toContainEqual([['radio-sdi-far', 4000]])
+    expect(found.every(({ risks, cables }) => risks > 0 && cables.every(({ routeM }) => routeM === 0))).toBe(true)
+    // Over 19 km 124.9 dB: 0.9 dB too few.
+    expect(far(19_000)).toEqual([])
+    // Where a cable does, it is the cheaper and the safer way.
+    expect(far(40).flatMap(({ devices }) => devices).some(({ airM }) => airM !== undefined)).toBe(false)
+  })
   it('takes no way on which sound is lost, where sound is wanted', () => {
     const written = plan({ devices: { src: HDMI, dst: 'switcher-8-mixed 1080p59.94' } })
     const { nodes } = resolve(written)

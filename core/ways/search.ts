@@ -2,8 +2,8 @@ import { choosePieces, cutLengthM, type AdapterModel, type LeadModel } from '#co
 import { makesOf, type Port } from '#core/catalog'
 import { accepts, bars, letsThrough, overClass, passed, type Node, type Signal } from '#core/chain'
 import type { Plan } from '#core/plan'
-import { conversionSteps, listFormats, sameFormat, setsContain, type SignalKind, type VideoFormat } from '#core/signal'
-import { allLeads, cablesBetween, renews, wayModels, type Shelf, type Span, type Target, type Way, type WayCable, type WayDevice } from './ways'
+import { conversionSteps, listFormats, sameFormat, radioMarginDb, setsContain, type SignalKind, type VideoFormat } from '#core/signal'
+import { allLeads, cablesBetween, radioModels, renews, wayModels, type Shelf, type Span, type Target, type Way, type WayCable, type WayDevice } from './ways'
 
 /** An output set to one format, from which a way may begin. */
 export interface Beginning {
@@ -23,7 +23,7 @@ export interface Candidate extends Way {
   readonly steps: number
   /** What is used: keys as of kit lines (`model:<id>`, `lead:<id>`, `lead:<id>:<metres>`), one entry each. */
   readonly items: readonly string[]
-  /** Things on the way that may fail or show less: lengths at which to be careful, pictures that are shrunk. */
+  /** Things on the way that may fail or show less: lengths at which to be careful, pictures that are shrunk, the air. */
   readonly risks: number
   /** Price of the items that the kit has none of, minor units, and their number. */
   readonly owedMinor: number
@@ -160,7 +160,7 @@ class Gear {
 
   constructor(plan: Plan, readonly holds: Holds) {
     this.leads = allLeads(plan)
-    this.shelf = wayModels(plan)
+    this.shelf = [...wayModels(plan), ...radioModels(plan)]
     for (const item of this.shelf) this.byInput.set(item.input.carries, [...this.byInput.get(item.input.carries) ?? [], item])
     this.cheapestScaler = Math.min(...this.shelf.filter(({ path }) => path.format === 'port').map(({ row }) => row.minor))
     for (const { output, row } of this.shelf) this.cheapestTo.set(output.carries, Math.min(this.cheapestTo.get(output.carries) ?? Infinity, row.minor))
@@ -308,11 +308,11 @@ class Search {
           const set: Node = format ? { ...node, device: { ...node.device, ports: { [item.outId]: { format } } } } : node
           const signal = passed(set, item.path, label.signal, item.inId, item.outId)
           const cost = add(label.cost, leg.cost, {
-            ...own, delayMs: signal.delay.typ - label.signal.delay.typ, risk: Number((item.path.fills ?? 1) < 1), steps: conversionSteps(label.signal.format, signal.format),
+            ...own, delayMs: signal.delay.typ - label.signal.delay.typ, risk: Number((item.path.fills ?? 1) < 1) + Number(item.row.radio !== undefined), steps: conversionSteps(label.signal.format, signal.format),
           })
           this.push(signal, item.output, cost, () => ({
             at: label.at, left, scaled: label.scaled || item.path.format === 'port',
-            cables: [...label.cables, leg.cable], devices: [...label.devices, { model: item.id, row: item.row, inPort: item.inId, outPort: item.outId, ...(format ? { format } : {}) }],
+            cables: [...label.cables, leg.cable], devices: [...label.devices, { model: item.id, row: item.row, inPort: item.inId, outPort: item.outId, ...(format ? { format } : {}), ...(item.row.radio ? { airM: this.span.routeM! } : {}) }],
             items: [...label.items, ...leg.items, key],
           }))
         }
@@ -323,6 +323,8 @@ class Search {
   /** How much of the distance the cable before a device may take, and what is left then: all or nothing; half where it renews the signal. */
   private shares({ left }: Label, item: Shelf): (readonly [Span, Label['left']])[] {
     const { routeM, cutM, places } = this.span
+    // The air takes the place of the cable, where it carries so far.
+    if (item.row.radio) return left === 'all' && routeM !== undefined && radioMarginDb(item.row.radio, { m: routeM }) >= 0 ? [[NEAR, 'none']] : []
     if (renews(item)) return left === 'all' && (routeM !== undefined || cutM !== undefined) ? [[halfOf(this.span), 'half']] : []
     if (left !== 'all') return [[NEAR, left]]
     const near = routeM === 0 && !places

@@ -21,6 +21,8 @@ export interface WayDevice {
   readonly inPort: string
   readonly outPort: string
   readonly format?: VideoFormat
+  /** Radio links: how far they bring the picture through the air, metres. */
+  readonly airM?: number
 }
 
 /** A way to carry one picture from an output to an input: cables with devices between them. */
@@ -167,10 +169,24 @@ export function wayModels(plan: Plan): Shelf[] {
   return shelf
 }
 
-function stocked(plan: Plan): Shelf[] {
+/** All models, the plan's own before the catalogue's. */
+function allModels(plan: Plan): [string, Model][] {
   const known = new Set(Object.values(plan.models).map(model => model.from).filter(Boolean))
-  const rows: [string, Model][] = [...Object.entries(plan.models), ...[...MODELS].filter(([, model]) => !known.has(model.from))]
-  return rows.flatMap(([id, row]) => {
+  return [...Object.entries(plan.models), ...[...MODELS].filter(([, model]) => !known.has(model.from))]
+}
+
+/** Radio links with one sender and one receiver, for whom a distance is known. */
+export function radioModels(plan: Plan): Shelf[] {
+  return allModels(plan).flatMap(([id, row]) => {
+    const [path] = row.paths
+    if (row.role !== 'way' || row.kind !== 'radio' || !row.radio || row.paths.length !== 1 || path!.format !== 'same' || path!.from.length !== 1 || path!.to.length !== 1) return []
+    const [inId, outId] = [path!.from[0]!, path!.to[0]!]
+    return [{ id, row, path: path!, inId, outId, input: row.ports[inId]!, output: row.ports[outId]! }]
+  })
+}
+
+function stocked(plan: Plan): Shelf[] {
+  return allModels(plan).flatMap(([id, row]) => {
     const path = row.paths[0]
     // A radio link is chosen for where the camera goes, not for a length; what takes sound in is no way for a picture alone.
     const odd = row.kind === 'radio' || row.kind === 'delay' || row.kind === 'matrix' || (path?.edid === 'kept' && path.to.length === 1) || Object.values(row.ports).some(port => !carriesPicture(port))
@@ -292,7 +308,7 @@ export function layWay(draft: Draft, way: Way, from: LinkEnd, to: LinkEnd, owner
     }
     const device = draft.device({
       model: draft.model(next.model), name: `${shortTitle(next.row.title)}, ${owner}`.slice(0, 120), order: 0,
-      ...(next.format ? { ports: { [next.outPort]: { format: next.format } } } : {}),
+      ...(next.format ? { ports: { [next.outPort]: { format: next.format } } } : {}), ...(next.airM === undefined ? {} : { air: { m: next.airM } }),
     })
     draft.connect(link({ device, port: next.inPort }))
     start = { device, port: next.outPort }
