@@ -112,6 +112,9 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
   await page.getByRole('button', { name: /^Open it/ }).click()
   await expect(page).toHaveURL(new RegExp(`${plans[1]!.id}/runs`))
   await expect(page.getByText('At 720 lines', { exact: true })).toBeVisible()
+  // Keys work once the plan stands there.
+  await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
+  await expect(verdict(page)).toHaveText('10 of 10 pictures arrive')
   await press(page, '8')
   await expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible()
   await page.emulateMedia({ media: 'print' })
