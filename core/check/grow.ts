@@ -22,7 +22,7 @@ export function inputsAreFull(traced: Traced): boolean {
 const pictureInputs = (model: Model): [string, Port][] => portsOf(model, 'in').filter(([, port]) => carriesPicture(port))
 const pictureOutputs = (model: Model): [string, Port][] => portsOf(model, 'out').filter(([, port]) => carriesPicture(port))
 
-/** Stages in the order of their last use: the last one of a cascade, which most hangs on, comes first. */
+/** Stages by their order in the plan. */
 export function stagesOf({ chain }: Traced): Node[] {
   return [...chain.nodes.values()].filter(isStage).sort((a, b) => a.device.order - b.device.order)
 }
