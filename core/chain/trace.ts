@@ -91,6 +91,9 @@ export function trace(chain: Chain): Trace {
   }
 }
 
+/** Typical delay of the slowest lit picture at any stage's outputs, ms; 0 in the dark. */
+export const slowestMs = ({ stages }: Trace): number => Math.max(0, ...[...stages.values()].map(({ delay }) => delay?.typ ?? 0))
+
 /** What is wrong with a link whatever it carries. */
 function structuralStop({ from, to }: Wire): Stop | undefined {
   if (from && !from.port) return { why: 'no-port', end: 'from' }

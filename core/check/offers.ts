@@ -3,7 +3,7 @@ import { carriesPicture, makesInAnyMode, MODELS, portsOf, type Feed, type Model,
 import { accepts, gathers, isStage, mixedBy, madeBy, outputFormat, pathFrom, socketKey, tiledBy, type Node, type Signal, type Socket, type WireTrace } from '#core/chain'
 import { own, type LinkEnd } from '#core/plan'
 import { formatLabel, listFormats, rate, RATE_TEXTS, sameFormat, setsContain, type VideoFormat } from '#core/signal'
-import { adaptersFor, allLeads, Draft, layWay, shortTitle, waysBetween, wayTitle, type Span, type Way } from '#core/ways'
+import { adaptersFor, allLeads, allModels, Draft, layWay, shortTitle, waysBetween, wayTitle, type Span, type Way } from '#core/ways'
 import { socketName, type Proposal, type Traced } from './rule'
 import { listWords } from './words'
 
@@ -240,8 +240,7 @@ export function splitOff(traced: Traced, first: WireTrace, inputs: readonly Sock
 
 /** Devices that give one picture to several, of the plan and the catalogue, the cheapest first. */
 export function splitters({ plan }: Traced): [string, Model][] {
-  const known = new Set(Object.values(plan.models).map(model => model.from))
-  return [...Object.entries(plan.models), ...[...MODELS].filter(([, row]) => !known.has(row.from))]
+  return allModels(plan)
     .filter(([, row]) => row.role === 'way' && row.paths[0]?.format === 'same' && portsOf(row, 'out').length > 1)
     .sort(([, a], [, b]) => a.minor - b.minor)
 }

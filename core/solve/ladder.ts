@@ -1,5 +1,5 @@
 import { planMinor } from '#core/budget'
-import { gathers, isStage } from '#core/chain'
+import { gathers, isStage, slowestMs } from '#core/chain'
 import { check, say, type Checked, type Severity, type Verdict } from '#core/check'
 import { applyEdits, type Edit } from '#core/plan'
 import { formatLabel, listFormats, rate, raster, RATE_TEXTS, sameFormat, type VideoFormat } from '#core/signal'
@@ -96,7 +96,7 @@ function rungOf(checked: Checked, standard: VideoFormat, planner: Planner): Rung
     settings: edits.filter(edit => edit.do === 'set' && edit.at[0] === 'devices' && edit.at[2] === 'ports' && edit.at[4] === 'format').length,
     converters: edits.filter(edit => edit.do === 'add' && edit.collection === 'devices').length,
     minor: planMinor(applied.value.plan) - planMinor(plan),
-    delayMs: slowest(next) - slowest(checked),
+    delayMs: slowestMs(next.traced.trace) - slowestMs(traced.trace),
     breaks: next.findings.filter(({ key, severity }) => severity !== 'N' && !known.has(key)).map(finding => ({ severity: finding.severity, words: say(finding) })),
   }
 }
@@ -105,11 +105,6 @@ function rungOf(checked: Checked, standard: VideoFormat, planner: Planner): Rung
 function inOrder(chain: Checked['traced']['chain'], lamps: readonly Lamp[]): Lamp[] {
   const order = ({ device }: Lamp) => chain.nodes.get(device)!.device.order
   return [...lamps].sort((a, b) => Number(a.end === 'sink') - Number(b.end === 'sink') || order(a) - order(b))
-}
-
-/** Typical delay of the slowest lit picture at any stage's outputs, ms; 0 in the dark. */
-function slowest({ traced }: Checked): number {
-  return Math.max(0, ...[...traced.trace.stages.values()].map(({ delay }) => delay?.typ ?? 0))
 }
 
 const grave = ({ H, D, R, Q }: Verdict): number => 1000 * (H + D) + 30 * R + Q

@@ -1,7 +1,7 @@
 import type { Highs } from 'highs'
 import { kitLines, kitMinor, planMinor, planWatts } from '#core/budget'
 import { carriesPicture, portsOf } from '#core/catalog'
-import { isStage, socketKey } from '#core/chain'
+import { isStage, slowestMs, socketKey } from '#core/chain'
 import { check, effectOf, isGrave, remediesOf, type Checked, type Effect } from '#core/check'
 import { applyEdits, own, type Edit } from '#core/plan'
 import type { VideoFormat } from '#core/signal'
@@ -168,7 +168,7 @@ export function measuresOf(checked: Checked): Measures {
   const stages = [...chain.nodes.values()].filter(isStage)
   return {
     minor: planMinor(plan), missingMinor: kitMinor(plan).missing, watts: planWatts(plan),
-    delayMs: Math.max(0, ...[...trace.stages.values()].map(({ delay }) => delay?.typ ?? 0)),
+    delayMs: slowestMs(trace),
     spareInputs: stages.reduce((sum, { id, model }) => sum + portsOf(model, 'in').filter(([port, row]) => carriesPicture(row) && !chain.entering.has(socketKey(id, port))).length, 0),
     singlePoints: new Set(singlePoints(checked).flatMap(({ things }) => things.map(({ loss }) => `${loss.of}/${loss.id}`))).size,
   }

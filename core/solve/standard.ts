@@ -1,9 +1,9 @@
-import { makesInAnyMode, MODELS, type Model, type Path, type Port } from '#core/catalog'
+import { makesInAnyMode, type Model, type Path, type Port } from '#core/catalog'
 import { accepts, carry, gathers, isStage, leadOf, letsThrough, overClass, passed, pathFrom, type Node, type Run, type Signal, type WireTrace } from '#core/chain'
 import { setFormat, signalAt, type Traced } from '#core/check'
 import type { Edit } from '#core/plan'
 import { formatLabel, framesPerSecond, listFormats, sameFormat, setsContain, type VideoFormat } from '#core/signal'
-import { allLeads, cablesBetween, Draft, shortTitle } from '#core/ways'
+import { allLeads, allModels, cablesBetween, Draft, shortTitle } from '#core/ways'
 
 /** What a run needs so that its picture arrives: nothing, a setting of what makes the format, a converter, or there is no way. */
 export type Need = 'nothing' | 'setting' | 'converter' | 'none'
@@ -90,8 +90,7 @@ interface Scaler {
 
 /** Converters with one input and one output that make a format of their own, cheapest first; the plan's own rows too. */
 function scalers({ plan }: Traced): Scaler[] {
-  const known = new Set(Object.values(plan.models).map(({ from }) => from))
-  return [...Object.entries(plan.models), ...[...MODELS].filter(([, row]) => !known.has(row.from))].flatMap(([id, row]): Scaler[] => {
+  return allModels(plan).flatMap(([id, row]): Scaler[] => {
     const [path] = row.paths
     if (row.role !== 'way' || path?.format !== 'port' || path.from.length !== 1 || path.to.length !== 1) return []
     const [inId, outId] = [path.from[0]!, path.to[0]!]

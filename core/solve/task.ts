@@ -5,7 +5,7 @@ import { delayMs, isStage, madeBy, mixedBy, socketKey, type Node, type Run } fro
 import { tracedOf, type Checked, type Traced } from '#core/check'
 import { applyEdits, own, type Edit, type Plan } from '#core/plan'
 import { conversionSteps, listFormats, sameFormat, setsContain, type VideoFormat } from '#core/signal'
-import { portKey, searcher, startKey, type Beginning, type Candidate, type Limits, type Span, type Target } from '#core/ways'
+import { allModels, portKey, searcher, startKey, type Beginning, type Candidate, type Limits, type Span, type Target } from '#core/ways'
 import { byOrder, cascadeOf, type Cascade } from './cascade'
 import { inPhases, isUnknown, keepers, leadsSimply, lengthOfRun, movable, spanOf, takeAway } from './lying'
 import { abilityOf, gainsApart, worthwhile, type Ability } from './merit'
@@ -410,10 +410,9 @@ function normaliser({ models, leads }: Plan): (item: string) => string {
 }
 
 /** Boxes with one input whose legs carry what they take: the cheapest of two legs, and of as many as there are screens; what the kit has first. */
-function splitterRows({ models }: Plan, out: Port, screens: number, has: (model: string) => boolean): [string, Model][] {
-  const known = new Set(Object.values(models).map(({ from }) => from))
+function splitterRows(plan: Plan, out: Port, screens: number, has: (model: string) => boolean): [string, Model][] {
   const legs = (row: Model) => row.paths[0]!.to.length
-  const rows = [...Object.entries(models), ...[...MODELS].filter(([, row]) => !known.has(row.from))]
+  const rows = allModels(plan)
     .filter(([, row]) => row.role === 'way' && row.kind === 'splitter' && row.paths.length === 1 && row.paths[0]!.format === 'same' && row.paths[0]!.from.length === 1 && legs(row) > 1 && !row.paths[0]!.passes)
     .filter(([, row]) => Object.values(row.ports).every(port => port.carries === out.carries))
     .sort(([a, x], [b, y]) => Number(has(b)) - Number(has(a)) || x.minor - y.minor)

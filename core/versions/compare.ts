@@ -1,6 +1,6 @@
 import { planMinor, planWatts } from '#core/budget'
 import type { CableModel } from '#core/cable'
-import { lengthOf } from '#core/chain'
+import { lengthOf, slowestMs } from '#core/chain'
 import { lengthText, say, socketName, type Checked, type Severity, type Units, type Verdict } from '#core/check'
 import { papersOf } from '#core/paper'
 import { own, sameValue, type Device, type Plan } from '#core/plan'
@@ -85,7 +85,7 @@ export function compare(a: Checked, b: Checked, units: Units): Comparison {
 
 function side(checked: Checked): Side {
   const { plan, trace } = checked.traced
-  return { title: plan.title, verdict: checked.verdict, minor: planMinor(plan), watts: planWatts(plan), delayMs: Math.max(0, ...[...trace.stages.values()].map(({ delay }) => delay?.typ ?? 0)) }
+  return { title: plan.title, verdict: checked.verdict, minor: planMinor(plan), watts: planWatts(plan), delayMs: slowestMs(trace) }
 }
 
 /** How many of the first list the second does not have, each counted as often as it stands there. */

@@ -169,8 +169,8 @@ export function wayModels(plan: Plan): Shelf[] {
   return shelf
 }
 
-/** All models, the plan's own before the catalogue's. */
-function allModels(plan: Plan): [string, Model][] {
+/** All models by id: the plan's own, then the catalogue's rows that the plan does not have. */
+export function allModels(plan: Pick<Plan, 'models'>): [string, Model][] {
   const known = new Set(Object.values(plan.models).map(model => model.from).filter(Boolean))
   return [...Object.entries(plan.models), ...[...MODELS].filter(([, model]) => !known.has(model.from))]
 }
