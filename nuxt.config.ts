@@ -14,14 +14,22 @@ export default defineNuxtConfig({
     '@fontsource-variable/atkinson-hyperlegible-mono/wght.css',
     '~/theme/main.css',
   ],
+  components: ['~/shell', '~/ui', '~/board', '~/features'].map(path => ({ path, pathPrefix: false })),
   alias: { '#core': inRoot('./core') },
   app: {
     head: {
       title: 'Interlumen',
       htmlAttrs: { lang: 'en' },
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'color-scheme', content: 'dark light' }],
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'color-scheme', content: 'dark light' },
+      ],
       // Before anything is drawn, so that no other theme flashes up.
-      script: [{ innerHTML: `try{var t=localStorage.getItem('interlumen:theme');if(t==='day'||(t!=='night'&&matchMedia('(prefers-color-scheme: light)').matches))document.documentElement.dataset.theme='day'}catch(e){}` }],
+      script: [
+        {
+          innerHTML: `try{var t=localStorage.getItem('interlumen:theme');if(t==='day'||(t!=='night'&&matchMedia('(prefers-color-scheme: light)').matches))document.documentElement.dataset.theme='day'}catch(e){}`,
+        },
+      ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
@@ -34,11 +42,29 @@ export default defineNuxtConfig({
         themes: {
           day: {
             dark: false,
-            colors: { 'background': '#FAF7F1', 'surface': '#FFFFFF', 'surface-variant': '#F1ECE2', 'primary': '#0B6B63', 'secondary': '#7A4E00', 'error': '#20222A', 'on-surface': '#20222A', 'on-background': '#20222A' },
+            colors: {
+              'background': '#FAF7F1',
+              'surface': '#FFFFFF',
+              'surface-variant': '#F1ECE2',
+              'primary': '#0B6B63',
+              'secondary': '#7A4E00',
+              'error': '#20222A',
+              'on-surface': '#20222A',
+              'on-background': '#20222A',
+            },
           },
           night: {
             dark: true,
-            colors: { 'background': '#15161B', 'surface': '#1C1E25', 'surface-variant': '#262933', 'primary': '#8FD3C8', 'secondary': '#FFD98A', 'error': '#ECE8DF', 'on-surface': '#ECE8DF', 'on-background': '#ECE8DF' },
+            colors: {
+              'background': '#15161B',
+              'surface': '#1C1E25',
+              'surface-variant': '#262933',
+              'primary': '#8FD3C8',
+              'secondary': '#FFD98A',
+              'error': '#ECE8DF',
+              'on-surface': '#ECE8DF',
+              'on-background': '#ECE8DF',
+            },
           },
         },
       },
@@ -59,9 +85,12 @@ export default defineNuxtConfig({
     errorHandler: inRoot('./server/error.ts'),
     hooks: {
       // Migrations are read at start; the server's bundle does not carry them by itself.
-      compiled: async (nitro) => {
+      compiled: async nitro => {
         await cp(inRoot('./server/db/migrations'), `${nitro.options.output.serverDir}/migrations`, { recursive: true })
-        await cp(inRoot('./demo'), `${nitro.options.output.serverDir}/demo`, { recursive: true, filter: source => !source.endsWith('.ts') })
+        await cp(inRoot('./demo'), `${nitro.options.output.serverDir}/demo`, {
+          recursive: true,
+          filter: source => !source.endsWith('.ts'),
+        })
       },
     },
   },

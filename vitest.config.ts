@@ -4,8 +4,10 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   resolve: { alias: { '~': fileURLToPath(new URL('./app', import.meta.url)) } },
   test: {
-    include: ['{core,app,server,cli}/**/*.test.ts'],
-    exclude: ['server/tests/{api,kill}.test.ts', 'node_modules/**'],
+    include: ['{core,app,server,cli,testing}/**/*.test.ts'],
+    exclude: ['server/tests/{api,kill,upgrade}.test.ts', 'node_modules/**'],
+    // Beside the build and the walks one worker is all that two cores leave.
+    maxWorkers: Number(process.env.INTERLUMEN_WORKERS ?? 2),
     testTimeout: 180_000,
     hookTimeout: 120_000,
   },

@@ -1,4 +1,4 @@
 import { defineConfig } from 'vitest/config'
 
 // What judges the engine when its code is changed on purpose: npm run mutation.
-export default defineConfig({ test: { include: ['core/{chain,check}/*.test.ts'], testTimeout: 60_000 } })
+export default defineConfig({ test: { include: ['core/{chain,features}/*.test.ts'], testTimeout: 60_000 } })

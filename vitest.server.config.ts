@@ -1,4 +1,11 @@
 import { defineConfig } from 'vitest/config'
 
 // These tests start the built server, one after the other.
-export default defineConfig({ test: { include: ['server/tests/{api,kill}.test.ts'], fileParallelism: false, testTimeout: 240_000, hookTimeout: 120_000 } })
+export default defineConfig({
+  test: {
+    include: ['server/tests/{api,kill,upgrade}.test.ts'],
+    fileParallelism: false,
+    testTimeout: 240_000,
+    hookTimeout: 120_000,
+  },
+})

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { watch } from 'vue'
 import { useTheme } from 'vuetify'
-import { useLook } from '~/stores/look'
+import { useLook } from '~/shell/look'
 
 const vuetify = useTheme()
 const look = useLook()
-watch(() => look.theme, (theme) => { vuetify.change(theme) }, { immediate: true })
+watch(
+  () => look.theme,
+  theme => {
+    vuetify.change(theme)
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

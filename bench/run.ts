@@ -3,17 +3,25 @@
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import { resolve, runsOf, trace } from '#core/chain'
-import { check, remediesOf } from '#core/check'
-import { canonicalText, FORMAT_VERSION } from '#core/plan'
+import { FORMAT_VERSION, canonicalText } from '#core/document'
+import { check } from '#core/features'
+import { PRESETS, choose, chooserOf, taskOf } from '#core/features/patch'
+import { inPlace, ladder } from '#core/features/standard'
+import { remediesOf } from '#core/propose'
+
 import { ask, dropFolder, freshFolder, start } from '../server/tests/running'
 import highsLoader from 'highs'
-import { chooserOf, choose, inPlace, ladder, PRESETS, taskOf } from '#core/solve'
+
 import { greedyMinor } from './greedy'
 import { hall } from './halls'
-import { largePlan, twoStages } from './plans'
+import { largePlan, twoSwitchers } from './plans'
 
-const quantile = (values: readonly number[], q: number): number => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))]!
-const report = (what: string, values: readonly number[]) => console.log(`${what.padEnd(58)} median ${quantile(values, 0.5).toFixed(2).padStart(8)} ms   p95 ${quantile(values, 0.95).toFixed(2).padStart(8)} ms`)
+const quantile = (values: readonly number[], q: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))]!
+const report = (what: string, values: readonly number[]) =>
+  console.log(
+    `${what.padEnd(58)} median ${quantile(values, 0.5).toFixed(2).padStart(8)} ms   p95 ${quantile(values, 0.95).toFixed(2).padStart(8)} ms`,
+  )
 
 function time(work: () => unknown, times: number): number[] {
   for (let i = 0; i < times; i++) work()
@@ -30,21 +38,43 @@ for (const sources of [10, 60, 200, 1000]) {
   const chain = resolve(plan)
   const checked = check(plan)
   const hops = runsOf(chain, trace(chain)).reduce((sum, { links }) => sum + 2 * links.length + 1, 0)
-  console.log(`\n${sources} sources, ${Object.keys(plan.devices).length} devices, ${Object.keys(plan.links).length} links, ${hops} hops, ${checked.findings.length} findings`)
-  report('  resolve', time(() => resolve(plan), 100))
-  report('  trace', time(() => trace(chain), 100))
-  report('  resolve + trace + check', time(() => check(plan), 100))
-  if (sources < 200 && checked.findings.length) report('  all remedies of a finding, each tried', checked.findings.slice(0, 8).map(finding => time(() => remediesOf(checked, finding), 3)[2]!))
+  console.log(
+    `\n${sources} sources, ${Object.keys(plan.devices).length} devices, ${Object.keys(plan.links).length} links, ${hops} hops, ${checked.findings.length} findings`,
+  )
+  report(
+    '  resolve',
+    time(() => resolve(plan), 100),
+  )
+  report(
+    '  trace',
+    time(() => trace(chain), 100),
+  )
+  report(
+    '  resolve + trace + check',
+    time(() => check(plan), 100),
+  )
+  if (sources < 200 && checked.findings.length)
+    report(
+      '  all remedies of a finding, each tried',
+      checked.findings.slice(0, 8).map(finding => time(() => remediesOf(checked, finding), 3)[2]!),
+    )
 }
 
-const two = check(twoStages(24))
+const two = check(twoSwitchers(24))
 const rungs = ladder(two, inPlace)
-console.log(`\n24 sources on two stages, ${rungs.length} standards, ${two.findings.length} findings`)
-report('  the ladder: every standard planned, applied and checked', time(() => ladder(two, inPlace), 10))
+console.log(`\n24 sources on two switchers, ${rungs.length} standards, ${two.findings.length} findings`)
+report(
+  '  the ladder: every standard planned, applied and checked',
+  time(() => ladder(two, inPlace), 10),
+)
 
 const highs = await highsLoader()
-for (const [sources, stages] of [[8, 1], [24, 2], [48, 4]] as const) {
-  const checked = check(hall(sources, stages))
+for (const [sources, switchers] of [
+  [8, 1],
+  [24, 2],
+  [48, 4],
+] as const) {
+  const checked = check(hall(sources, switchers))
   const runs = Array.from({ length: 3 }, () => {
     const begun = performance.now()
     const task = taskOf(checked)
@@ -57,18 +87,48 @@ for (const [sources, stages] of [[8, 1], [24, 2], [48, 4]] as const) {
   })
   const { task, solution, columns } = runs[0]!
   const cheapest = choose(highs, chooserOf(task, PRESETS.money.weights))
-  console.log(`\n${sources} sources on ${stages} switcher${stages > 1 ? 's' : ''}, unwired: ${task.demands.length} questions, ${task.demands.reduce((sum, { choices }) => sum + choices.length, 0)} ways, ${columns} unknowns, ${solution.proven ? 'proven' : 'not proven'}`)
-  report('  all ways found', runs.map(({ ways }) => ways))
-  report('  best patch found and proven, ways included', runs.map(({ proof }) => proof))
+  console.log(
+    `\n${sources} sources on ${switchers} switcher${switchers > 1 ? 's' : ''}, unwired: ${task.demands.length} questions, ${task.demands.reduce((sum, { choices }) => sum + choices.length, 0)} ways, ${columns} unknowns, ${solution.proven ? 'proven' : 'not proven'}`,
+  )
+  report(
+    '  all ways found',
+    runs.map(({ ways }) => ways),
+  )
+  report(
+    '  best patch found and proven, ways included',
+    runs.map(({ proof }) => proof),
+  )
   const greedy = greedyMinor(task)
-  console.log(`  price of the patch: ${(solution.minor / 100).toFixed(0)}, least money ${typeof cheapest === 'string' ? cheapest : (cheapest.minor / 100).toFixed(0)}, a plain greedy patch ${greedy === undefined ? 'leaves somebody out' : (greedy / 100).toFixed(0)}; gear alone ${(task.bareMinor / 100).toFixed(0)}`)
-  console.log(`  memory: process ${(process.memoryUsage().rss / 1e6).toFixed(0)} MB, of which the solver ${(highs.memoryBytes / 1e6).toFixed(0)} MB`)
+  console.log(
+    `  price of the patch: ${(solution.minor / 100).toFixed(0)}, least money ${typeof cheapest === 'string' ? cheapest : (cheapest.minor / 100).toFixed(0)}, a plain greedy patch ${greedy === undefined ? 'leaves somebody out' : (greedy / 100).toFixed(0)}; gear alone ${(task.bareMinor / 100).toFixed(0)}`,
+  )
+  console.log(
+    `  memory: process ${(process.memoryUsage().rss / 1e6).toFixed(0)} MB, of which the solver ${(highs.memoryBytes / 1e6).toFixed(0)} MB`,
+  )
 }
 
 const folder = freshFolder()
 const server = await start(folder)
-const { body: { id } } = await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', canonicalText({ format: FORMAT_VERSION, show: { title: 'Sixty' }, plans: { main: largePlan(60) } }))
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const {
+  body: { id },
+} = await ask<{ id: string }>(
+  `${server.url}/api/shows/import`,
+  'POST',
+  canonicalText({ format: FORMAT_VERSION, show: { title: 'Sixty' }, plans: { main: largePlan(60) } }),
+)
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 console.log(`\nChromium ${browser.version()}, 60 sources`)
 
 const paints: number[] = []
@@ -83,23 +143,37 @@ report('  first usable paint of the board, from navigation', paints)
 
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
 const scripts: number[] = []
-page.on('response', async (response) => {
+page.on('response', async response => {
   if (new URL(response.url()).pathname.endsWith('.js')) scripts.push(gzipSync(await response.body()).length)
 })
 await page.goto(`${server.url}/shows/${id}/main/runs`)
 await page.waitForFunction(() => performance.getEntriesByName('interlumen:board').length > 0)
 await page.waitForTimeout(500)
-console.log(`  JavaScript of a first visit to the board, gzip: ${(scripts.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB in ${scripts.length} files`)
+console.log(
+  `  JavaScript of a first visit to the board, gzip: ${(scripts.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB in ${scripts.length} files`,
+)
 for (let i = 0; i < 60; i++) {
-  await page.evaluate(async (metres) => {
-    interface Store { commit(title: string, edits: unknown[]): Promise<boolean> }
-    const app = (document.querySelector('#__nuxt') as unknown as { __vue_app__: { config: { globalProperties: { $pinia: { _s: Map<string, Store> } } } } }).__vue_app__
-    await app.config.globalProperties.$pinia._s.get('plan')!.commit('Measure', [{ do: 'set', at: ['links', 'source-001-c-a', 'routeM'], value: metres }])
+  await page.evaluate(async metres => {
+    interface Store {
+      commit(title: string, edits: unknown[]): Promise<boolean>
+    }
+    const app = (
+      document.querySelector('#__nuxt') as unknown as {
+        __vue_app__: { config: { globalProperties: { $pinia: { _s: Map<string, Store> } } } }
+      }
+    ).__vue_app__
+    await app.config.globalProperties.$pinia._s
+      .get('plan')!
+      .commit('Measure', [{ do: 'set', at: ['links', 'source-001-c-a', 'routeM'], value: metres }])
   }, 10 + i)
   await page.waitForTimeout(60)
 }
-const measured = (name: string) => page.evaluate(measure => performance.getEntriesByName(measure).map(({ duration }) => duration), name)
-report('  from dispatch of an edit to the verdict in the store', (await measured('interlumen:edit-to-verdict')).slice(10))
+const measured = (name: string) =>
+  page.evaluate(measure => performance.getEntriesByName(measure).map(({ duration }) => duration), name)
+report(
+  '  from dispatch of an edit to the verdict in the store',
+  (await measured('interlumen:edit-to-verdict')).slice(10),
+)
 report('  round trip of a write to the server', (await measured('interlumen:write')).slice(10))
 // The board of 60 sources scrolled for two seconds: how long each frame took.
 // As text: what tsx makes of named functions does not run in the page.
@@ -117,7 +191,13 @@ const frames = await page.evaluate<number[]>(`new Promise((resolve) => {
 })`)
 report(`  a frame while ${await page.locator('.lanes > li').count()} lanes scroll`, frames)
 // In the page's own worker, as the Standard screen asks for it.
-const { body: { id: ladderShow } } = await ask<{ id: string }>(`${server.url}/api/shows/import`, 'POST', canonicalText({ format: FORMAT_VERSION, show: { title: 'Two stages' }, plans: { main: twoStages(24) } }))
+const {
+  body: { id: ladderShow },
+} = await ask<{ id: string }>(
+  `${server.url}/api/shows/import`,
+  'POST',
+  canonicalText({ format: FORMAT_VERSION, show: { title: 'Two switchers' }, plans: { main: twoSwitchers(24) } }),
+)
 await page.goto(`${server.url}/shows/${ladderShow}/main/standard`)
 await page.getByText(/standards tried in/).waitFor()
 const tries: number[] = []

@@ -1,48 +1,81 @@
 import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
-import { planMinor } from '#core/budget'
-import { check } from '#core/check'
-import { applyEdits, openFile, type Edit } from '#core/plan'
+import { runCommand } from './main'
+import { planMinor } from '#core/chain'
+import { type Edit, applyEdits, openFile } from '#core/document'
+import { check } from '#core/features'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
-const run = (args: string[], input?: string) => spawnSync(process.execPath, ['--import', 'tsx', 'cli/interlumen.ts', ...args], { cwd: root, encoding: 'utf8', input })
+/** As the program is called, but in this process. */
+async function run(args: string[], input = '') {
+  const read = (path: string) => (path === '-' ? input : readFileSync(resolve(root, path), 'utf8'))
+  const { out, error, exit } = await runCommand(args, { read })
+  return { status: exit, stdout: out, stderr: error }
+}
 const CLEAN = 'demo/kiln-night.json'
 const DRAFT = 'demo/kiln-night-draft.json'
 
+describe('the program', () => {
+  it.each([
+    [['check', CLEAN], 0, /pictures arrive/, /^$/],
+    [['check', 'nope.json'], 2, /^$/, /nope\.json: ENOENT/],
+    [['help'], 0, /usage:/, /^$/],
+  ])('started by %j ends with %i', (args, status, out, error) => {
+    const ended = spawnSync(process.execPath, ['--import', 'tsx', 'cli/interlumen.ts', ...args], {
+      cwd: root,
+      encoding: 'utf8',
+    })
+    expect(ended.status).toBe(status)
+    expect(ended.stdout).toMatch(out)
+    expect(ended.stderr).toMatch(error)
+  })
+})
+
 describe('check', () => {
-  it('ends with 0 for a clean plan', () => {
-    const { status, stdout } = run(['check', CLEAN])
+  it('ends with 0 for a clean plan', async () => {
+    const { status, stdout } = await run(['check', CLEAN])
     expect(stdout).toContain('8 of 8 pictures arrive')
     expect(status).toBe(0)
   })
-  it('ends with 1 when something is dark, and says what and how to mend it', () => {
-    const { status, stdout } = run(['check', DRAFT])
-    expect(stdout).toMatch(/D {2}F02:link\/captions-to-main\/to\n.*1080p60.*\n {3}1\. Set Caption computer to 1080p59.94 {2}\(then 4 of 8\)/)
+  it('ends with 1 when something is dark, and says what and how to mend it', async () => {
+    const { status, stdout } = await run(['check', DRAFT])
+    expect(stdout).toMatch(
+      /D {2}F02:link\/captions-to-main\/to\n.*1080p60.*\n {3}1\. Set Caption computer to 1080p59.94 {2}\(then 4 of 8\)/,
+    )
     expect(status).toBe(1)
   })
-  it('prints JSON', () => {
-    const { status, stdout } = run(['check', DRAFT, '--json'])
+  it('prints JSON', async () => {
+    const { status, stdout } = await run(['check', DRAFT, '--json'])
     const { verdict, findings } = JSON.parse(stdout)
     expect(status).toBe(1)
     expect(verdict).toMatchObject({ arrive: 0, wanted: 8, D: 5 })
     const long = findings.find(({ id }: { id: string }) => id === 'L01')
-    expect(long).toMatchObject({ key: 'L01:link/close-to-main/cable', severity: 'D', at: { on: 'link', link: 'close-to-main', part: 'cable' }, numbers: { length: { value: 25, unit: 'm' }, reach: { value: 15, unit: 'm' } } })
+    expect(long).toMatchObject({
+      key: 'L01:link/close-to-main/cable',
+      severity: 'D',
+      at: { on: 'link', link: 'close-to-main', part: 'cable' },
+      numbers: { length: { value: 25, unit: 'm' }, reach: { value: 15, unit: 'm' } },
+    })
     expect(long.remedies[0]).toMatchObject({ title: 'Take 30 m Optical HDMI', edits: expect.any(Array) })
   })
   it.each([
     ['a file that is not there', ['check', 'nope.json'], /nope\.json: ENOENT/],
-    ['a file that is no plan', ['check', 'package.json'], /package\.json: \/format: found nothing; allowed: 2/],
+    ['a file that is no plan', ['check', 'package.json'], /package\.json: \/format: found nothing; allowed: 3/],
     ['a plan that the file lacks', ['check', CLEAN, '--plan', 'other'], /no plan other; the file has main/],
     ['an unknown argument', ['check', CLEAN, '--loud'], /unknown argument --loud/],
     ['no command', [], /usage:/],
     ['an unknown finding', ['apply', DRAFT, '--finding', 'X', '--remedy', '1'], /no finding X; there are: F02/],
-    ['an unknown remedy', ['apply', DRAFT, '--finding', 'F02:link/captions-to-main/to', '--remedy', '99'], /no remedy 99; there are 1 to/],
-  ])('ends with 2 for %s', (_, args, message) => {
-    const { status, stderr, stdout } = run(args)
+    [
+      'an unknown remedy',
+      ['apply', DRAFT, '--finding', 'F02:link/captions-to-main/to', '--remedy', '99'],
+      /no remedy 99; there are 1 to/,
+    ],
+  ])('ends with 2 for %s', async (_, args, message) => {
+    const { status, stderr, stdout } = await run(args)
     expect(stderr).toMatch(message)
     expect(stdout).toBe('')
     expect(status).toBe(2)
@@ -50,33 +83,54 @@ describe('check', () => {
 })
 
 describe('apply', () => {
-  it('mends the draft remedy by remedy until the check ends with 0', () => {
+  it('mends the draft remedy by remedy until the check ends with 0', async () => {
     const file = join(mkdtempSync(join(tmpdir(), 'interlumen-cli-')), 'plan.json')
     writeFileSync(file, readFileSync(join(root, DRAFT)))
     for (let i = 0; i < 5; i++) {
-      const { findings } = JSON.parse(run(['check', file, '--json']).stdout)
-      const { status, stdout } = run(['apply', file, '--finding', findings[0].key, '--remedy', '1'])
+      const { findings } = JSON.parse((await run(['check', file, '--json'])).stdout)
+      const { status, stdout } = await run(['apply', file, '--finding', findings[0].key, '--remedy', '1'])
       expect(status).toBe(0)
       expect(openFile(stdout).ok).toBe(true)
       writeFileSync(file, stdout)
     }
-    expect(run(['check', file]).status).toBe(0)
-    expect(run(['check', '-'], readFileSync(file, 'utf8')).status).toBe(0)
+    expect((await run(['check', file])).status).toBe(0)
+    expect((await run(['check', '-'], readFileSync(file, 'utf8'))).status).toBe(0)
   })
 })
 
 describe('standard', () => {
-  it('lists every standard that the switcher offers, the one in use among them', () => {
-    const { status, stdout } = run(['standard', CLEAN])
+  it('lists every standard that the switcher offers, the one in use among them', async () => {
+    const { status, stdout } = await run(['standard', CLEAN])
     expect(status).toBe(0)
     // The switcher's data sheet: seven progressive and two interlaced standards of 1080 lines, three of 720.
-    for (const label of ['1080p23.98', '1080p25', '1080p29.97', '1080p30', '1080p50', '1080p59.94', '1080p60', '1080i50', '1080i59.94', '720p50', '720p59.94', '720p60']) expect(stdout).toContain(label)
+    for (const label of [
+      '1080p23.98',
+      '1080p25',
+      '1080p29.97',
+      '1080p30',
+      '1080p50',
+      '1080p59.94',
+      '1080p60',
+      '1080i50',
+      '1080i59.94',
+      '720p50',
+      '720p59.94',
+      '720p60',
+    ])
+      expect(stdout).toContain(label)
     expect(stdout.split('\n')[0]).toContain('1080p59.94')
   })
-  it('prints JSON whose edits make of the file what each row says', () => {
-    const { status, stdout } = run(['standard', CLEAN, '--json'])
+  it('prints JSON whose edits make of the file what each row says', async () => {
+    const { status, stdout } = await run(['standard', CLEAN, '--json'])
     expect(status).toBe(0)
-    const rows = JSON.parse(stdout) as { label: string, now: boolean, edits: Edit[], after: object, price: { minor: number, currency: string }, delay: { unit: string } }[]
+    const rows = JSON.parse(stdout) as {
+      label: string
+      now: boolean
+      edits: Edit[]
+      after: object
+      price: { minor: number; currency: string }
+      delay: { unit: string }
+    }[]
     expect(rows.filter(({ now }) => now).map(({ label }) => label)).toEqual(['1080p59.94'])
     const opened = openFile(readFileSync(join(root, CLEAN), 'utf8'))
     if (!opened.ok) throw new Error(opened.problem.path)
@@ -87,110 +141,159 @@ describe('standard', () => {
       expect([price.currency, delay.unit]).toEqual(['EUR', 'ms'])
     }
   })
-  it('says when there is no switcher, and when the file is none', () => {
+  it('says when there is no switcher, and when the file is none', async () => {
     const bare = '{"format": 2, "show": {"title": "x"}, "plans": {"main": {"title": "y"}}}'
-    expect(run(['standard', '-'], bare)).toMatchObject({ status: 0, stdout: expect.stringContaining('no switcher') })
-    expect(run(['standard', '-'], '{')).toMatchObject({ status: 2, stderr: expect.stringContaining('no JSON') })
+    expect(await run(['standard', '-'], bare)).toMatchObject({
+      status: 0,
+      stdout: expect.stringContaining('no switcher'),
+    })
+    expect(await run(['standard', '-'], '{')).toMatchObject({ status: 2, stderr: expect.stringContaining('no JSON') })
   })
 })
 
 describe('whatif', () => {
-  it('says what goes dark without a device, and what can still be cut to', () => {
-    const { status, stdout } = run(['whatif', 'demo/harbour-robotics-cup.json', '--without', 'side'])
+  it('says what goes dark without a device, and what can still be cut to', async () => {
+    const { status, stdout } = await run(['whatif', 'demo/harbour-robotics-cup.json', '--without', 'side'])
     expect(status).toBe(0)
     // The feeder has a screen of its own and brings three sources; all of the program stays.
-    expect(stdout).toMatch(/Without Side .*\n {2}dark: Side operator's screen \(multiview\)\n {2}lost: .*Judge's tablet/)
+    expect(stdout).toMatch(
+      /Without Side .*\n {2}dark: Side operator's screen \(multiview\)\n {2}lost: .*Judge's tablet/,
+    )
     expect(stdout).toMatch(/Main still cuts between .*Wide, gallery.* for .*Stream encoder/)
   })
-  it('lists single things, the last switcher first', () => {
-    expect(run(['whatif', 'demo/harbour-robotics-cup.json']).stdout).toMatch(/^Director's screen, Hall screen east, Hall screen west, Overflow room, Program recorder, Stream encoder\n {4}Main \(/)
-    expect(JSON.parse(run(['whatif', CLEAN, '--json']).stdout)[0]).toMatchObject({ things: [{ loss: { of: 'device', id: 'main' } }] })
+  it('lists single things, the last switcher first', async () => {
+    expect((await run(['whatif', 'demo/harbour-robotics-cup.json'])).stdout).toMatch(
+      /^Director's screen, Hall screen east, Hall screen west, Overflow room, Program recorder, Stream encoder\n {4}Main \(/,
+    )
+    expect(JSON.parse((await run(['whatif', CLEAN, '--json'])).stdout)[0]).toMatchObject({
+      things: [{ loss: { of: 'device', id: 'main' } }],
+    })
+    expect(
+      JSON.parse((await run(['whatif', 'demo/harbour-robotics-cup.json', '--without', 'side', '--json'])).stdout),
+    ).toMatchObject({ still: [{ stage: 'main', name: 'Main' }] })
   })
-  it('takes a whole place away, and the mains', () => {
+  it('takes a whole place away, and the mains', async () => {
     const fair = 'demo/three-hall-science-fair.json'
     // What else stands in the hall goes with it; the hall's program is one of the central switcher's inputs.
-    expect(run(['whatif', fair, '--without', 'Physics hall']).stdout).toMatch(/^Without everything at Physics hall \(23 devices; together\):\n {2}dark: nothing\n {2}lost: .*Physics: Wave tank/)
-    expect(run(['whatif', fair, '--without', 'Control']).stdout).toContain('dark: Foyer wall (program)')
-    expect(run(['whatif', fair, '--without', 'mains']).stdout).toMatch(/^Without the mains/)
+    expect((await run(['whatif', fair, '--without', 'Physics hall'])).stdout).toMatch(
+      /^Without everything at Physics hall \(23 devices; together\):\n {2}dark: nothing\n {2}lost: .*Physics: Wave tank/,
+    )
+    expect((await run(['whatif', fair, '--without', 'Control'])).stdout).toContain('dark: Foyer wall (program)')
+    expect((await run(['whatif', fair, '--without', 'mains'])).stdout).toMatch(/^Without the mains/)
   })
-  it('ends with 2 for a thing that is not there', () => {
-    expect(run(['whatif', CLEAN, '--without', 'nope'])).toMatchObject({ status: 2, stderr: expect.stringMatching(/no device, link or place nope; there are .*wide/) })
+  it('ends with 2 for a thing that is not there', async () => {
+    expect(await run(['whatif', CLEAN, '--without', 'nope'])).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/no device, link or place nope; there are .*wide/),
+    })
   })
 })
 
 describe('why', () => {
-  it('lists causes with their tests', () => {
-    const { status, stdout } = run(['why', CLEAN, '--at', 'main/in-3', '--symptom', 'black'])
+  it('lists causes with their tests', async () => {
+    const { status, stdout } = await run(['why', CLEAN, '--at', 'main/in-3', '--symptom', 'black'])
     expect(status).toBe(0)
-    expect(stdout).toMatch(/^1\. Overhead phone has chosen another format than 1080p59\.94\. \(it chooses by itself\)\n {3}Read it in its display settings/)
-    expect(JSON.parse(run(['why', CLEAN, '--at', 'main/in-3', '--symptom', 'black', '--json']).stdout)[0]).toMatchObject({ device: 'overhead', certain: false })
+    expect(stdout).toMatch(
+      /^1\. Overhead phone has chosen another format than 1080p59\.94\. \(it chooses by itself\)\n {3}Read it in its display settings/,
+    )
+    expect(
+      JSON.parse((await run(['why', CLEAN, '--at', 'main/in-3', '--symptom', 'black', '--json'])).stdout)[0],
+    ).toMatchObject({ device: 'overhead', certain: false })
   })
   it.each([
-    ['an unknown device', ['--at', 'nope', '--symptom', 'black'], /--at: no device nope; there are wide/], ['an unknown port', ['--at', 'main/nope', '--symptom', 'black'], /no port nope at main; there are in-1/],
-    ['an unknown symptom', ['--at', 'main', '--symptom', 'blue'], /--symptom: found blue; allowed: black, sparkles/], ['no place', ['--symptom', 'black'], /no device \(none given\)/],
-  ])('ends with 2 for %s', (_, args, message) => expect(run(['why', CLEAN, ...args])).toMatchObject({ status: 2, stdout: '', stderr: expect.stringMatching(message) }))
+    ['an unknown device', ['--at', 'nope', '--symptom', 'black'], /--at: no device nope; there are wide/],
+    ['an unknown port', ['--at', 'main/nope', '--symptom', 'black'], /no port nope at main; there are in-1/],
+    ['an unknown symptom', ['--at', 'main', '--symptom', 'blue'], /--symptom: found blue; allowed: black, sparkles/],
+    ['no place', ['--symptom', 'black'], /no device \(none given\)/],
+  ])('ends with 2 for %s', async (_, args, message) =>
+    expect(await run(['why', CLEAN, ...args])).toMatchObject({
+      status: 2,
+      stdout: '',
+      stderr: expect.stringMatching(message),
+    }),
+  )
 })
 
 describe('inside', () => {
-  it('lists what each deliverable holds, by how it holds it', () => {
-    const { status, stdout } = run(['inside', 'demo/three-hall-science-fair.json'])
+  it('lists what each deliverable holds, by how it holds it', async () => {
+    const { status, stdout } = await run(['inside', 'demo/three-hall-science-fair.json'])
     expect(status).toBe(0)
-    expect(stdout).toMatch(/^Physics hall projector \(program\)\n {4}when cut to: Physics: wide, .*Physics: guest call\n/)
-    expect(stdout).toMatch(/Physics operator \(multiview\)\n {4}when cut to: Physics: slides, .*\n {4}as a tile: Physics: wide, /)
-    expect(JSON.parse(run(['inside', CLEAN, '--json']).stdout)).toMatchObject({ layers: expect.any(Array), deliverables: [{ device: expect.any(String) }, {}, {}, {}] })
+    expect(stdout).toMatch(
+      /^Physics hall projector \(program\)\n {4}when cut to: Physics: wide, .*Physics: guest call\n/,
+    )
+    expect(stdout).toMatch(
+      /Physics operator \(multiview\)\n {4}when cut to: Physics: slides, .*\n {4}as a tile: Physics: wide, /,
+    )
+    expect(JSON.parse((await run(['inside', CLEAN, '--json'])).stdout)).toMatchObject({
+      layers: expect.any(Array),
+      deliverables: [{ device: expect.any(String) }, {}, {}, {}],
+    })
   })
 })
 
 describe('what is accepted', () => {
-  it('is told with its reason, and does not count', () => {
-    const file = JSON.parse(readFileSync(CLEAN, 'utf8')) as { plans: { main: { links: Record<string, { routeM?: number, pieces?: number[] }>, accepted?: object } } }
+  it('is told with its reason, and does not count', async () => {
+    const file = JSON.parse(readFileSync(CLEAN, 'utf8')) as {
+      plans: { main: { links: Record<string, { routeM?: number; pieces?: number[] }>; accepted?: object } }
+    }
     const [id] = Object.entries(file.plans.main.links).find(([, link]) => link.routeM !== undefined && link.routeM < 6)!
     file.plans.main.links[id]!.routeM = 9
-    const before = run(['check', '-'], JSON.stringify(file))
+    const before = await run(['check', '-'], JSON.stringify(file))
     expect(before.status).toBe(1)
     file.plans.main.accepted = { tested: { finding: `L01:link/${id}/cable`, reason: 'tested with this lead' } }
-    const after = run(['check', '-'], JSON.stringify(file))
+    const after = await run(['check', '-'], JSON.stringify(file))
     expect(after.status).toBe(0)
     expect(after.stdout).toContain('Accepted: tested with this lead')
   })
 })
 
 describe('solve and patch', () => {
-  it('lists the best plans with price, bound and gap, and the edits that make them', () => {
-    const { status, stdout } = run(['solve', DRAFT, '--json', '--fixed', '1080p59.94'])
+  it('lists the best plans with price, bound and gap, and the edits that make them', async () => {
+    const { status, stdout } = await run(['solve', DRAFT, '--json', '--fixed', '1080p59.94'])
     const { plans, collisions, ms } = JSON.parse(stdout)
     expect(status).toBe(0)
     expect(collisions).toEqual([])
     expect(plans.length).toBeGreaterThan(1)
     const file = openFile(readFileSync(join(root, DRAFT), 'utf8'))
     for (const offer of plans) {
-      expect(offer).toMatchObject({ standard: '1080p59.94', proven: true, after: { arrive: 8, wanted: 8 }, price: { currency: 'EUR' } })
+      expect(offer).toMatchObject({
+        standard: '1080p59.94',
+        proven: true,
+        after: { arrive: 8, wanted: 8 },
+        price: { currency: 'EUR' },
+      })
       expect(offer.gap).toBeLessThan(1e-6)
       const applied = file.ok && applyEdits(file.value.plans.main!, offer.edits as Edit[])
       expect(applied && applied.ok && planMinor(applied.value.plan)).toBe(offer.price.minor)
     }
     expect(ms.all).toBeGreaterThan(0)
   }, 60_000)
-  it('patches a file whole: what comes out checks clean', () => {
-    const { status, stdout } = run(['patch', DRAFT])
+  it('patches a file whole: what comes out checks clean', async () => {
+    const { status, stdout } = await run(['patch', DRAFT])
     expect(status).toBe(0)
-    const checked = run(['check', '-'], stdout)
+    const checked = await run(['check', '-'], stdout)
     expect(checked.stdout).toContain('8 of 8 pictures arrive')
     expect(checked.status).toBe(0)
   }, 60_000)
-  it('says what collides when there is no plan, and exits 1', () => {
+  it('says what collides when there is no plan, and exits 1', async () => {
     const file = JSON.parse(readFileSync(join(root, CLEAN), 'utf8'))
     file.plans.main.brief.spareInputs = 3
-    const { status, stdout, stderr } = run(['patch', '-'], JSON.stringify(file))
+    const { status, stdout, stderr } = await run(['patch', '-'], JSON.stringify(file))
     expect([status, stdout]).toEqual([1, ''])
-    expect(stderr).toMatch(/These cannot hold together[^]*3 inputs stay free for late guests[^]*Cheapest to give up: 3 inputs/)
+    expect(stderr).toMatch(
+      /These cannot hold together[^]*3 inputs stay free for late guests[^]*Cheapest to give up: 3 inputs/,
+    )
   }, 60_000)
   it.each([
-    ['a standard that is none', ['solve', CLEAN, '--fixed', '1080x50'], /--fixed: found 1080x50; allowed: a standard such as/],
+    [
+      'a standard that is none',
+      ['solve', CLEAN, '--fixed', '1080x50'],
+      /--fixed: found 1080x50; allowed: a standard such as/,
+    ],
     ['weights that are none', ['patch', CLEAN, '--weights', 'love'], /--weights: found love; allowed: even, money/],
     ['--json where a file is printed', ['patch', CLEAN, '--json'], /unknown argument --json/],
-  ])('ends with 2 for %s', (_, args, message) => {
-    const { status, stderr } = run(args)
+  ])('ends with 2 for %s', async (_, args, message) => {
+    const { status, stderr } = await run(args)
     expect(stderr).toMatch(message)
     expect(status).toBe(2)
   })

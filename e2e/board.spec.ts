@@ -4,9 +4,14 @@ test('walks, renames, labels, measures, takes out and takes back, by keyboard', 
   await page.goto('/')
   await page.getByRole('button', { name: 'Duplicate Kiln Night', exact: true }).click()
   await expect(page.getByText('Kiln Night, copy', { exact: true }).first()).toBeVisible()
-  await page.locator('a.open', { has: page.getByText('Kiln Night, copy', { exact: true }) }).first().click()
+  await page
+    .locator('a.open', { has: page.getByText('Kiln Night, copy', { exact: true }) })
+    .first()
+    .click()
   await expect(verdict(page)).toHaveText('8 of 8 pictures arrive')
-  const keys = async (...pressed: string[]) => { for (const key of pressed) await page.keyboard.press(key) }
+  const keys = async (...pressed: string[]) => {
+    for (const key of pressed) await page.keyboard.press(key)
+  }
   await keys('ArrowDown')
   await expect(page.locator(':focus')).toHaveAttribute('aria-label', /^Wide camera/)
   await keys('r')
@@ -43,12 +48,22 @@ test('walks, renames, labels, measures, takes out and takes back, by keyboard', 
 test('changes a standard, and takes what could go into a free input', async ({ page }) => {
   await newShow(page, 'Standards')
   await add(page, { model: 'Switcher, 4 HDMI inputs, strict', choose: { 'Operating standard': '1080p59.94' } })
-  await add(page, { model: 'Box camera, HDMI, 59.94 family only', name: 'Camera', choose: { 'Connected to': 'nothing yet' } })
+  await add(page, {
+    model: 'Box camera, HDMI, 59.94 family only',
+    name: 'Camera',
+    choose: { 'Connected to': 'nothing yet' },
+  })
   await expect(verdict(page)).toHaveText('0 of 1 pictures arrive')
   await page.getByRole('button', { name: /input 1–4, free/ }).click()
-  await page.getByRole('option', { name: /^Connect Camera to Main input 1/ }).first().click()
+  await page
+    .getByRole('option', { name: /^Connect Camera to Main input 1/ })
+    .first()
+    .click()
   await expect(verdict(page)).toHaveText('1 of 1 pictures arrive')
-  await page.getByRole('button', { name: /Main.*1080p59\.94/ }).last().click()
+  await page
+    .getByRole('button', { name: /Main.*1080p59\.94/ })
+    .last()
+    .click()
   await page.getByRole('option', { name: /^Set Main to 1080p29.97, and with it Camera/ }).click()
   await expect(verdict(page)).toHaveText('1 of 1 pictures arrive')
   await expect(page.getByRole('region', { name: 'Main, 1080p29.97' })).toBeVisible()

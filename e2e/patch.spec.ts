@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test'
 import { MODELS } from '#core/catalog'
-import type { Plan, ShowFile } from '#core/plan'
-import { expect, expectAccessible, press, saved, test, verdict } from './walk'
+import type { Plan, ShowFile } from '#core/document'
+
+import { expect, expectAccessible, press, saved, test, verdict, goTo } from './walk'
 
 /** Two switchers, six sources and four screens with their places and what the kit has, and not one cable. */
 function unwired(): ShowFile {
@@ -24,26 +25,43 @@ function unwired(): ShowFile {
   put('operator', 'screen', 'Operator', 2)
   put('recorder', 'recorder-hdmi', 'Recorder', 3)
   return {
-    format: 2, show: { title: 'Two tables' },
+    format: 3,
+    show: { title: 'Two tables' },
     plans: {
       main: {
-        title: 'Main plan', brief: { place: 'Paper Mill Hall', mains: '120v-60hz', spareInputs: 0, crew: 2 }, models, leads: {}, devices, links: {}, segments: {}, accepted: {}, distances: {},
-        wants: { 'wall-sees': { sink: 'wall', feed: 'program' }, 'operator-sees': { sink: 'operator', feed: 'multiview' } },
-        kit: { boxes: { of: 'model', id: 'camera-box-hdmi', owned: 3 }, main: { of: 'model', id: 'switcher-4-multiview', owned: 1 } },
+        title: 'Main plan',
+        brief: { place: 'Paper Mill Hall', mains: '120v-60hz', spareInputs: 0, crew: 2 },
+        models,
+        leads: {},
+        devices,
+        links: {},
+        segments: {},
+        accepted: {},
+        distances: {},
+        wants: {
+          'wall-sees': { sink: 'wall', feed: 'program' },
+          'operator-sees': { sink: 'operator', feed: 'multiview' },
+        },
+        kit: {
+          boxes: { kind: 'model', id: 'camera-box-hdmi', owned: 3 },
+          main: { kind: 'model', id: 'switcher-4-multiview', owned: 1 },
+        },
       } as unknown as Plan,
     },
   }
 }
 
 async function openUnwired(page: Page): Promise<string> {
-  const { id } = await (await page.request.post('/api/shows/import', { data: unwired() })).json() as { id: string }
+  const { id } = (await (await page.request.post('/api/shows/import', { data: unwired() })).json()) as { id: string }
   await page.goto(`/shows/${id}/main/kit`)
   await expect(verdict(page)).toBeVisible()
   return id
 }
-const planOf = async (page: Page, show: string, plan = 'main') => (await (await page.request.get(`/api/shows/${show}/plans/${plan}`)).json() as { plan: Plan }).plan
+const planOf = async (page: Page, show: string, plan = 'main') =>
+  ((await (await page.request.get(`/api/shows/${show}/plans/${plan}`)).json()) as { plan: Plan }).plan
 const pieces = (page: Page) => page.getByRole('region', { name: /^What Plan 1/ })
-const ready = (page: Page) => expect(page.getByRole('button', { name: /^(Patch it for me|Look again)/ }).first()).toBeEnabled()
+const ready = (page: Page) =>
+  expect(page.getByRole('button', { name: /^(Patch it for me|Look again)/ }).first()).toBeEnabled()
 async function look(page: Page): Promise<void> {
   await ready(page)
   await press(page, 'l')
@@ -51,7 +69,9 @@ async function look(page: Page): Promise<void> {
   await expect(page.getByText(/ways for \d+ pictures weighed/)).toBeVisible({ timeout: 60_000 })
 }
 
-test('patches an unwired show of two stages, is mended by hand, patches again round two pins, compares and prints', async ({ page }) => {
+test('patches an unwired show of two stages, is mended by hand, patches again round two pins, compares and prints', async ({
+  page,
+}) => {
   const show = await openUnwired(page)
   await expect(verdict(page)).toHaveText('0 of 8 pictures arrive')
   // The one distance that matters, by keyboard.
@@ -61,7 +81,7 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
   await expect(page.getByText('all measured')).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('heading', { level: 1 }).click()
-  await press(page, '5')
+  await goTo(page, 'Patch')
   await look(page)
   await expectAccessible(page)
   await expect(page.getByText(/^1, proven/)).toBeVisible()
@@ -71,19 +91,26 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
   await expect(verdict(page)).toHaveText('10 of 10 pictures arrive')
   await saved(page)
   // Broken and mended by hand: the caption computer's rate.
-  await press(page, '3')
-  await page.getByRole('button', { name: /^Slides/ }).first().click()
+  await goTo(page, 'Runs')
+  await page
+    .getByRole('button', { name: /^Slides/ })
+    .first()
+    .click()
   await page.getByRole('option', { name: /^Set Slides to 1080p60 / }).click()
   await expect(verdict(page)).toHaveText('9 of 10 pictures arrive')
   await press(page, 'Escape', 'n')
   await expect(page.getByRole('listbox', { name: 'Remedies' })).toBeFocused()
+  await expect(page.getByRole('listbox', { name: 'Remedies' }).getByRole('option').first()).toBeVisible()
   await press(page, 'Enter')
   await expect(verdict(page)).toHaveText('10 of 10 pictures arrive')
   // Two runs are pinned.
   await press(page, 'Escape')
   const lanes = page.getByRole('list', { name: 'Runs' })
   for (const name of ['Wide', 'Camera 2']) {
-    await lanes.getByRole('button', { name: new RegExp(`^${name}`) }).first().click()
+    await lanes
+      .getByRole('button', { name: new RegExp(`^${name}`) })
+      .first()
+      .click()
     await press(page, 'Escape', 'ArrowRight', 'p')
   }
   await saved(page)
@@ -91,18 +118,26 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
   const pinned = Object.entries(before.links).filter(([, { pinned: held }]) => held)
   expect(pinned.length).toBe(2)
   // Patched again, for another standard: the pins stay, and the change is kept as a version.
-  await press(page, '5')
+  await goTo(page, 'Patch')
   await page.getByLabel('Standard').selectOption('720p59.94')
   await page.getByRole('heading', { level: 1 }).click()
   await look(page)
-  await expect(pieces(page).getByText(/to 720p59.94$/).first()).toBeVisible()
+  await expect(
+    pieces(page)
+      .getByText(/to 720p59.94$/)
+      .first(),
+  ).toBeVisible()
   await press(page, 'v')
   await page.getByRole('dialog').getByLabel('Its name').fill('At 720 lines')
   await press(page, 'Enter')
   await expect(page.getByRole('heading', { name: 'At 720 lines against Main plan' })).toBeVisible()
   await expect(page.getByText('standard: 1080p59.94, now 720p59.94').first()).toBeVisible()
   await expectAccessible(page)
-  const plans = await (await page.request.get(`/api/shows/${show}/plans`)).json() as { id: string, title: string, verdict: { arrive: number } }[]
+  const plans = (await (await page.request.get(`/api/shows/${show}/plans`)).json()) as {
+    id: string
+    title: string
+    verdict: { arrive: number }
+  }[]
   expect(plans.map(({ title }) => title)).toEqual(['Main plan', 'At 720 lines'])
   expect(plans[1]!.verdict.arrive).toBe(10)
   const kept = await planOf(page, show, plans[1]!.id)
@@ -115,7 +150,7 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
   // Keys work once the plan stands there.
   await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
   await expect(verdict(page)).toHaveText('10 of 10 pictures arrive')
-  await press(page, '8')
+  await goTo(page, 'Papers')
   await expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible()
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible()
@@ -125,7 +160,7 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
 
 test('takes a proposal in part and undoes it; stops a search; tells what is stale', async ({ page }) => {
   await openUnwired(page)
-  await press(page, '5')
+  await goTo(page, 'Patch')
   await ready(page)
   await press(page, 'l')
   await page.getByRole('button', { name: /^Stop/ }).click()
@@ -134,7 +169,9 @@ test('takes a proposal in part and undoes it; stops a search; tells what is stal
   const boxes = pieces(page).getByRole('checkbox')
   const count = await boxes.count()
   expect(count).toBeGreaterThan(8)
-  for (let i = 0; i < count; i++) if (!/^(Wide|Camera [23]) to/.test(await pieces(page).locator('label.piece').nth(i).innerText())) await boxes.nth(i).uncheck()
+  for (let i = 0; i < count; i++)
+    if (!/^(Wide|Camera [23]) to/.test(await pieces(page).locator('label.piece').nth(i).innerText()))
+      await boxes.nth(i).uncheck()
   await expect(pieces(page).getByText('3 of 8', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: /^Make these 3 of/ }).click()
   await expect(verdict(page)).toHaveText('3 of 8 pictures arrive')
@@ -146,14 +183,28 @@ test('takes a proposal in part and undoes it; stops a search; tells what is stal
 test('says why it cannot be done, and what more inputs would cost', async ({ page }) => {
   const show = await openUnwired(page)
   // Two inputs are to stay free: seven inputs beside the link, six pictures, one is missing.
-  await page.request.post(`/api/shows/${show}/plans/main/transactions`, { data: { base: 0, transactions: [{ client: 'walk-test', seq: 1, title: 'Two spare', edits: [{ do: 'set', at: ['brief', 'spareInputs'], value: 2 }] }] } })
-  await press(page, '5')
+  await page.request.post(`/api/shows/${show}/plans/main/transactions`, {
+    data: {
+      base: 0,
+      transactions: [
+        {
+          client: 'walk-test',
+          seq: 1,
+          title: 'Two spare',
+          edits: [{ do: 'set', at: ['brief', 'spareInputs'], value: 2 }],
+        },
+      ],
+    },
+  })
+  await goTo(page, 'Patch')
   await expect(page).toHaveURL(/patch/)
   await page.reload()
   await ready(page)
   await press(page, 'l')
   await expect(page.getByRole('heading', { name: 'It cannot all be done' })).toBeVisible({ timeout: 60_000 })
-  await expect(page.getByText('6 pictures and 2 inputs to be kept; 8 free inputs, less one for a feeder\u2019s link.')).toBeVisible()
+  await expect(
+    page.getByText('6 pictures and 2 inputs to be kept; 8 free inputs, less one for a feeder\u2019s link.'),
+  ).toBeVisible()
   await expect(page.getByText('2 inputs stay free for late guests')).toBeVisible()
   await page.getByRole('link', { name: 'What more inputs would cost' }).click()
   await expect(page.getByRole('option', { name: /^Larger/ }).first()).toBeVisible()
@@ -162,7 +213,7 @@ test('says why it cannot be done, and what more inputs would cost', async ({ pag
 
 test('begins, renames and removes versions', async ({ page }) => {
   await openUnwired(page)
-  await press(page, '5')
+  await goTo(page, 'Patch')
   await page.getByRole('button', { name: 'Versions' }).click()
   await expect(page.getByText('Only this plan so far')).toBeVisible()
   await page.getByRole('button', { name: 'New version of this plan' }).click()

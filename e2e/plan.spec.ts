@@ -19,7 +19,9 @@ test('plans three sources from nothing to all lit, by mouse', async ({ page }) =
 test('plans three sources from nothing to all lit, by keyboard alone', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Shows' })).toBeVisible()
-  const keys = async (...pressed: string[]) => { for (const key of pressed) await page.keyboard.press(key) }
+  const keys = async (...pressed: string[]) => {
+    for (const key of pressed) await page.keyboard.press(key)
+  }
   await keys('n')
   await expect(page.getByLabel('What is it called?')).toBeFocused()
   await page.keyboard.type('By keyboard')
@@ -101,8 +103,18 @@ test('mends the draft of Kiln Night from dark end to dark end', async ({ page })
 test('says what is dark in a plan made as asked, and each remedy keeps its word', async ({ page }) => {
   await newShow(page, 'As asked')
   await add(page, { model: 'Switcher, 4 HDMI inputs, strict', choose: { 'Operating standard': '1080p59.94' } })
-  await add(page, { model: 'Box camera, HDMI, 59.94 family only', name: 'Camera A', metres: 22, choose: { Cable: 'Passive HDMI' } })
-  await add(page, { model: 'Shoulder camera, SDI, 1080i50 only', name: 'Camera B', metres: 60, choose: { Cable: 'RG-6 size coax' } })
+  await add(page, {
+    model: 'Box camera, HDMI, 59.94 family only',
+    name: 'Camera A',
+    metres: 22,
+    choose: { Cable: 'Passive HDMI' },
+  })
+  await add(page, {
+    model: 'Shoulder camera, SDI, 1080i50 only',
+    name: 'Camera B',
+    metres: 60,
+    choose: { Cable: 'RG-6 size coax' },
+  })
   await add(page, { model: 'Computer with two HDMI outputs', name: 'Computer', metres: 1 })
   await add(page, { model: 'Projector, HDMI', name: 'Projector', metres: 5 })
   await add(page, { model: 'Recorder, HDMI, with loop-through', name: 'Recorder', metres: 1 })
@@ -110,7 +122,10 @@ test('says what is dark in a plan made as asked, and each remedy keeps its word'
   // 22 m are cut at 24.2 m: 20 + 5 m of passive HDMI, which carries 15 m at 4.45 Gb/s.
   await expect(lane(page, 'Camera A').getByText('10 m too far')).toBeVisible()
   await expect(lane(page, 'Camera B').getByText('SDI is not HDMI', { exact: true })).toBeVisible()
-  for (const [camera, arrive] of [['Camera A', 4], ['Camera B', 5]] as const) {
+  for (const [camera, arrive] of [
+    ['Camera A', 4],
+    ['Camera B', 5],
+  ] as const) {
     await page.getByRole('button', { name: new RegExp(`^${camera}`) }).click()
     const first = page.locator('#offer-0')
     await expect(first).toContainText(`${arrive} of 5`)
@@ -124,8 +139,12 @@ test('refuses rubbish with its place, and changes nothing', async ({ page }) => 
   await page.goto('/')
   await expect(page.locator('a.open').first()).toBeVisible()
   const count = await page.getByRole('listitem').count()
-  const bring = (name: string, text: string) => page.getByLabel('File to import').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
-  await bring('rubbish.json', '{"format": 1, "show": {"title": "x"}, "plans": {"main": {"title": "y", "devices": {"cam": {"model": "gone", "name": "n", "order": 1}}}}}')
+  const bring = (name: string, text: string) =>
+    page.getByLabel('File to import').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  await bring(
+    'rubbish.json',
+    '{"format": 1, "show": {"title": "x"}, "plans": {"main": {"title": "y", "devices": {"cam": {"model": "gone", "name": "n", "order": 1}}}}}',
+  )
   const alert = page.getByRole('alert')
   await expect(alert).toContainText('rubbish.json was not imported')
   await expect(alert).toContainText('/plans/main/devices/cam/model')

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openCopy, press, saved, test, verdict } from './walk'
+import { expect, expectAccessible, openCopy, press, saved, test, verdict, goTo } from './walk'
 
 test('tells lit lanes of a large show as ribbons, unfolds them, finds and filters', async ({ page }) => {
   await openCopy(page, 'Three-hall Science Fair')
@@ -74,23 +74,34 @@ test('accepts a risk with its reason, keeps it over a reload, and counts it agai
   await expect(page.getByRole('button', { name: '1 risk' })).toBeVisible()
 })
 
-test('leads a source to another input by keys and by drag, pins its cable, and keeps an input for a guest', async ({ page }) => {
+test('leads a source to another input by keys and by drag, pins its cable, and keeps an input for a guest', async ({
+  page,
+}) => {
   await openCopy(page, 'Harbour Robotics Cup')
   await expect(verdict(page)).toHaveText('21 of 21 pictures arrive')
   const input = (n: number) => page.getByRole('button', { name: new RegExp(`Main input ${n}, `) })
-  await page.getByRole('button', { name: /^Pit lane, roaming/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Pit lane, roaming/ })
+    .first()
+    .click()
   await press(page, 'Escape', 'Shift+ArrowUp')
   await expect(page.getByText(/^Swap with Main input 3 \(Arena south\)/).first()).toBeVisible()
   await expect(verdict(page)).toHaveText('21 of 21 pictures arrive')
   await press(page, 'Control+z')
   // The end of a lane, dragged onto inputs that are free.
-  await page.locator('.socket[draggable="true"]').nth(1).dragTo(page.getByRole('button', { name: /^Main input 8–12, free/ }))
+  await page
+    .locator('.socket[draggable="true"]')
+    .nth(1)
+    .dragTo(page.getByRole('button', { name: /^Main input 8–12, free/ }))
   await expect(page.getByText('Move it to Main input 8').first()).toBeVisible()
   await expect(verdict(page)).toHaveText('21 of 21 pictures arrive')
   await press(page, 'Control+z')
   await expect(input(8)).toHaveCount(0)
   // Pinned, it is touched by no remedy.
-  await page.getByRole('button', { name: /^Clip player/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Clip player/ })
+    .first()
+    .click()
   await press(page, 'Escape', 'ArrowRight', 'p')
   await press(page, 'm')
   await page.getByLabel('Way, rises included').fill('60')
@@ -115,7 +126,10 @@ test('lays the run of one source for others that wait', async ({ page }) => {
   await expect(page.getByText(/no cable yet/)).toBeVisible()
   await press(page, 'Enter')
   await expect(verdict(page)).toHaveText('21 of 23 pictures arrive')
-  await page.getByRole('button', { name: /^Pit lane, roaming/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Pit lane, roaming/ })
+    .first()
+    .click()
   await press(page, 'Escape', 'y')
   const boxes = page.getByRole('dialog').getByRole('checkbox')
   await expect(boxes).toHaveCount(2)
@@ -127,7 +141,7 @@ test('lays the run of one source for others that wait', async ({ page }) => {
 
 test('shows what is inside each deliverable, and leads back to the run', async ({ page }) => {
   await openCopy(page, 'Harbour Robotics Cup')
-  await press(page, '7')
+  await goTo(page, 'Inside')
   await expect(page.getByRole('heading', { name: 'What is inside?' })).toBeVisible()
   const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) })
   await expect(row('Clip player').getByText('when cut to').first()).toBeAttached()
@@ -137,10 +151,15 @@ test('shows what is inside each deliverable, and leads back to the run', async (
   await expect(page).toHaveURL(/runs\?at=/)
 })
 
-test('makes a model of one\u2019s own: changes, refuses what is wrong with its place, imports and exports', async ({ page }) => {
+test('makes a model of one\u2019s own: changes, refuses what is wrong with its place, imports and exports', async ({
+  page,
+}) => {
   await openCopy(page, 'Kiln Night', 'kit')
   await page.getByRole('tab', { name: 'Models' }).click()
-  await page.getByRole('option', { name: /^Switcher/ }).first().click()
+  await page
+    .getByRole('option', { name: /^Switcher/ })
+    .first()
+    .click()
   await page.getByRole('button', { name: 'Make it my own' }).click()
   await expect(page.getByText('Your own model: it travels with this show.')).toBeVisible()
   await page.getByLabel('Price').fill('123.50')
@@ -155,12 +174,16 @@ test('makes a model of one\u2019s own: changes, refuses what is wrong with its p
   await text.fill('{')
   await page.getByRole('button', { name: 'Take the text' }).click()
   await expect(page.getByRole('alert')).toContainText('no JSON')
-  const load = (name: string, body: string) => page.getByLabel('Import JSON or CSV').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(body) })
+  const load = (name: string, body: string) =>
+    page.getByLabel('Import JSON or CSV').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(body) })
   await load('ports.csv', 'port,title,dir,carries,connector\nin-1,In,in,hdmi,round\n')
   await expect(page.getByRole('alert')).toContainText('Row 1, connector: found round.')
   await load('rubbish.json', '[1, 2')
   await expect(page.getByRole('alert')).toContainText('rubbish.json is no JSON')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export ports as CSV' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export ports as CSV' }).click(),
+  ])
   expect(download.suggestedFilename()).toMatch(/\.csv$/)
   await expectAccessible(page)
   await page.getByLabel('Use it for').selectOption({ index: 1 })

@@ -38,7 +38,10 @@ test('two people change different things: both land at once, without a question'
   await other.context().close()
 })
 
-test('two people change the same while one is away: it asks, shows both, and keeps what is chosen', async ({ page, browser }) => {
+test('two people change the same while one is away: it asks, shows both, and keeps what is chosen', async ({
+  page,
+  browser,
+}) => {
   await openCopy(page, 'Kiln Night')
   const other = await second(browser, page, 'Rosa')
   await page.context().setOffline(true)
@@ -55,7 +58,8 @@ test('two people change the same while one is away: it asks, shows both, and kee
   await question.getByRole('button', { name: 'Take mine' }).click()
   await saved(page)
   // Nothing else was lost on either side.
-  for (const one of [page, other]) for (const name of ['Mine', 'Captions', 'From above']) await expect(device(one, name)).toBeVisible()
+  for (const one of [page, other])
+    for (const name of ['Mine', 'Captions', 'From above']) await expect(device(one, name)).toBeVisible()
   await page.reload()
   for (const name of ['Mine', 'Captions', 'From above']) await expect(device(page, name)).toBeVisible()
   await other.context().close()

@@ -1,17 +1,33 @@
 import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page } from '@playwright/test'
+import { dropFolder, freshFolder, start, type Running } from '../server/tests/running'
 
 /** Every test fails when the page asks anything of another machine, or throws. */
-export const test = base.extend<{ page: Page }>({
+export const test = base.extend<{ page: Page }, { server: Running }>({
+  // One server a worker, with a data folder of its own.
+  server: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const folder = freshFolder()
+      const server = await start(folder, { INTERLUMEN_DEMO: '1' })
+      await use(server)
+      await server.stop()
+      dropFolder(folder)
+    },
+    { scope: 'worker', timeout: 180_000 },
+  ],
+  baseURL: ({ server }, use) => use(server.url),
   page: async ({ page, baseURL }, use) => {
     const outside: string[] = []
     const errors: string[] = []
-    page.on('request', (request) => {
+    page.on('request', request => {
       const { protocol, origin } = new URL(request.url())
       if (protocol.startsWith('http') && origin !== baseURL) outside.push(request.url())
     })
     page.on('pageerror', error => errors.push(error.message))
-    page.on('console', (message) => { if (/Content Security Policy/.test(message.text())) errors.push(message.text()) })
+    page.on('console', message => {
+      if (/Content Security Policy/.test(message.text())) errors.push(message.text())
+    })
     await use(page)
     expect(outside, 'requests that leave the machine').toEqual([])
     expect(errors, 'errors of the page').toEqual([])
@@ -24,21 +40,28 @@ export const lane = (page: Page, words: RegExp | string) => page.getByRole('list
 
 export async function openShow(page: Page, title: string): Promise<void> {
   await page.goto('/')
-  await page.locator('a.open', { has: page.getByText(title, { exact: true }) }).first().click()
+  await page
+    .locator('a.open', { has: page.getByText(title, { exact: true }) })
+    .first()
+    .click()
   await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
 }
 
 /** Opens a copy of a demo show, so that walks do not meet each other's changes. */
 export async function openCopy(page: Page, title: string, screen = 'runs'): Promise<string> {
-  const shows = await (await page.request.get('/api/shows')).json() as { id: string, title: string }[]
-  const { id } = await (await page.request.post(`/api/shows/${shows.find(show => show.title === title)!.id}/duplicate`)).json() as { id: string }
+  const shows = (await (await page.request.get('/api/shows')).json()) as { id: string; title: string }[]
+  const { id } = (await (
+    await page.request.post(`/api/shows/${shows.find(show => show.title === title)!.id}/duplicate`)
+  ).json()) as { id: string }
   await page.goto(`/shows/${id}/main/${screen}`)
   await expect(verdict(page)).toBeVisible()
   return `/shows/${id}/main`
 }
 
 /** Presses keys one after the other. */
-export const press = async (page: Page, ...keys: string[]): Promise<void> => { for (const key of keys) await page.keyboard.press(key) }
+export const press = async (page: Page, ...keys: string[]): Promise<void> => {
+  for (const key of keys) await page.keyboard.press(key)
+}
 
 export const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
 
@@ -60,13 +83,19 @@ export interface Adding {
 
 /** Adds a device with the mouse. */
 export async function add(page: Page, { model, name, choose = {}, metres }: Adding): Promise<void> {
-  await page.getByRole('button', { name: /^Add a (device|switcher)/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Add a (device|switcher)/ })
+    .first()
+    .click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('option', { name: model, exact: true }).click()
   if (name) await dialog.getByLabel(/What you call/).fill(name)
   for (const [label, value] of Object.entries(choose)) {
     await dialog.locator('.v-select', { hasText: label }).click()
-    await page.locator('.v-overlay-container .v-list').getByRole('option', { name: value, exact: typeof value === 'string' }).click()
+    await page
+      .locator('.v-overlay-container .v-list')
+      .getByRole('option', { name: value, exact: typeof value === 'string' })
+      .click()
   }
   if (metres !== undefined) await dialog.getByLabel(/Way of the cable/).fill(String(metres))
   await dialog.getByRole('button', { name: 'Add', exact: true }).click()
@@ -76,5 +105,20 @@ export async function add(page: Page, { model, name, choose = {}, metres }: Addi
 /** No violation that axe calls serious or critical. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.map(node => node.html.slice(0, 160)).join(' | ')}`)).toEqual([])
+  expect(
+    violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes.map(node => node.html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([])
+}
+
+/** Goes to a screen by its name, with the keys alone. */
+export async function goTo(page: Page, title: string): Promise<void> {
+  await page.keyboard.press('Control+k')
+  await page.getByLabel('Find a device, a run or an action').fill(`Go to ${title}`)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: title })).toHaveAttribute(
+    'aria-current',
+    'page',
+  )
 }

@@ -9,14 +9,26 @@ const folder = fileURLToPath(new URL('../docs/screenshots', import.meta.url))
 mkdirSync(folder, { recursive: true })
 const data = freshFolder()
 const server = await start(data, { INTERLUMEN_DEMO: '1' })
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 
 const shoot = async (name: string, on: Page = page) => {
   await on.waitForTimeout(700)
   await on.screenshot({ path: join(folder, `${name}.png`) })
 }
-const shows = await (await page.request.get(`${server.url}/api/shows`)).json() as { id: string, title: string }[]
+const shows = (await (await page.request.get(`${server.url}/api/shows`)).json()) as { id: string; title: string }[]
 const open = async (title: string, screen: string, ready: string, on: Page = page) => {
   await on.goto(`${server.url}/shows/${shows.find(show => show.title === title)!.id}/main/${screen}`)
   await on.locator(ready).first().waitFor()
@@ -41,9 +53,8 @@ await open(HARBOUR, 'runs', '.spine')
 await shoot('runs')
 await open(DRAFT, 'standard', '[role=grid]')
 await shoot('standard')
-await open(MILL, 'kit', '.list')
-await page.getByRole('tab', { name: 'Places' }).click()
-await shoot('places')
+await open(HARBOUR, 'order', 'h1')
+await shoot('order')
 await open(MILL, 'patch', '.asks')
 await page.keyboard.press('l')
 await page.getByText(/ways for \d+ pictures weighed/).waitFor({ timeout: 180_000 })
@@ -60,6 +71,8 @@ await open(HARBOUR, 'whatif', '.details h3')
 await shoot('whatif')
 await open(HARBOUR, 'inside', '.inside table')
 await shoot('inside')
+await open(HARBOUR, 'power', 'h1')
+await shoot('power')
 await open('Three-hall Science Fair', 'runs', '.spine')
 await shoot('ribbons')
 await open(HARBOUR, 'kit', '.list')
@@ -74,16 +87,9 @@ await page.keyboard.press('Escape')
 await open(HARBOUR, 'papers', '.desk table')
 await shoot('papers')
 await open(DRAFT, 'runs', '.spine')
-for (let i = 0; i < 4; i++) {
-  await page.keyboard.press('n')
-  await page.locator('#offer-0').waitFor()
-}
-await shoot('runs-opened')
-await open('Kiln Night', 'runs', '.spine')
-await page.getByRole('button', { name: /^RG-6/ }).click()
+await page.keyboard.press('n')
 await page.locator('#offer-0').waitFor()
-await shoot('change')
-
+await shoot('runs-opened')
 await theme('day')
 await open(HARBOUR, 'runs', '.spine')
 await shoot('runs-day')

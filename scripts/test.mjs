@@ -1,64 +1,92 @@
 // npm test: installs what is missing and runs every check. Ends with one line over all of them.
+// npm run soak is the same with everything tried where npm test tries a sample; it takes an hour.
 import { readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build, chromium, install, npm, run } from './run.mjs'
 
+const begun = Date.now()
+const seconds = since => `${((Date.now() - since) / 1000).toFixed(0)} s`
 let passed = 0
 let failed = 0
 const times = []
 
+/** Runs one step; what it prints comes out whole when it ends, so that steps side by side do not mix. */
 async function step(name, work) {
-  console.log(`\n== ${name}`)
   const start = Date.now()
-  const [good, bad] = await work()
+  let printed = ''
+  console.log(`== ${name}: begun at ${seconds(begun)}`)
+  const [good, bad] = await work(text => (printed += text))
   passed += good
   failed += bad
-  times.push(`${name} ${((Date.now() - start) / 1000).toFixed(0)} s`)
+  times.push(`${name} ${seconds(start)}`)
+  console.log(
+    `${bad || process.env.CI_VERBOSE ? printed : printed.split('\n').slice(-12).join('\n')}\n== ${name}: ${good} passed, ${bad} failed in ${seconds(start)}\n`,
+  )
 }
 
 const single = async code => ((await code) === 0 ? [1, 0] : [0, 1])
 
 /** Runs a test runner that writes its counts as JSON; a runner that dies counts as one failure. */
-async function counted(args, env, read) {
-  const file = join(tmpdir(), `interlumen-${process.pid}-${times.length}.json`)
-  const code = await run(npm, [...args(file)], { env: env(file) })
+async function counted(args, env, read, onOutput) {
+  const file = join(tmpdir(), `interlumen-${process.pid}-${args('').join('-').replace(/\W+/g, '')}.json`)
+  const code = await run(npm, [...args(file)], { env: env(file), onOutput })
   try {
     const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')))
     return [good, Math.max(bad, code === 0 ? 0 : 1)]
-  }
-  catch {
+  } catch {
     return [0, 1]
-  }
-  finally {
+  } finally {
     rmSync(file, { force: true })
   }
 }
 
-const vitest = config => counted(
-  file => ['exec', '--', 'vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${file}`, ...(config ? ['--config', config] : [])],
-  () => ({}),
-  json => [json.numPassedTests, json.numFailedTests + json.testResults.filter(result => result.status === 'failed' && result.assertionResults.length === 0).length],
-)
+const deadFiles = ({ testResults }) =>
+  testResults.filter(({ status, assertionResults }) => status === 'failed' && assertionResults.length === 0).length
+
+const vitest = config => onOutput =>
+  counted(
+    file => [
+      ...['exec', '--', 'vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+      ...(config ? ['--config', config] : []),
+    ],
+    () => ({ INTERLUMEN_WORKERS: '1', NO_COLOR: '1' }),
+    json => [json.numPassedTests, json.numFailedTests + deadFiles(json)],
+    onOutput,
+  )
+
+const script = name => onOutput => single(run(npm, ['run', '-s', name], { onOutput, env: { NO_COLOR: '1' } }))
+
+async function inTurn(...steps) {
+  for (const [name, work] of steps) await step(name, work)
+}
 
 try {
   await install()
   chromium()
-  await step('lint', () => single(run(npm, ['run', '-s', 'lint'])))
-  await step('types', () => single(run(npm, ['run', '-s', 'types'])))
-  await step('unit tests', () => vitest())
-  await step('build', () => single(build()))
-  await step('server tests', () => vitest('vitest.server.config.ts'))
-  await step('browser tests', () => counted(
-    () => ['exec', '--', 'playwright', 'test', '--reporter=list,json'],
-    file => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: file }),
-    json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
-  ))
-}
-catch (error) {
+  // Two cores: what only reads the sources runs beside what needs the build.
+  await Promise.all([
+    inTurn(['lint', script('lint')], ['unit tests', vitest()]),
+    inTurn(
+      ['types', script('types')],
+      ['build', onOutput => single(build(onOutput))],
+      ['server tests', vitest('vitest.server.config.ts')],
+      [
+        'browser tests',
+        onOutput =>
+          counted(
+            () => ['exec', '--', 'playwright', 'test', '--reporter=list,json'],
+            file => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: file, NO_COLOR: '1' }),
+            json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
+            onOutput,
+          ),
+      ],
+    ),
+  ])
+} catch (error) {
   console.error(`interlumen: ${error.message}`)
   failed++
 }
-console.log(`\n${times.join(', ')}`)
+console.log(`\n${times.join(', ')}; ${seconds(begun)} in all`)
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

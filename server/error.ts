@@ -6,17 +6,34 @@ import { send, setResponseHeader, setResponseStatus } from 'h3'
  * adds path, found and allowed; a write that is behind adds revision and newer. See docs/server.md.
  */
 export interface ErrorBody {
-  readonly error: { readonly code: string, readonly message: string } & Readonly<Record<string, unknown>>
+  readonly error: { readonly code: string; readonly message: string } & Readonly<Record<string, unknown>>
 }
 
-const CODES: Readonly<Record<number, string>> = { 400: 'bad-request', 403: 'forbidden', 404: 'not-found', 405: 'method-not-allowed', 409: 'conflict', 413: 'too-large', 415: 'wrong-media-type', 422: 'refused', 503: 'starting' }
+const CODES: Readonly<Record<number, string>> = {
+  400: 'bad-request',
+  403: 'forbidden',
+  404: 'not-found',
+  405: 'method-not-allowed',
+  409: 'conflict',
+  413: 'too-large',
+  415: 'wrong-media-type',
+  422: 'refused',
+  503: 'starting',
+}
 
 const handler: NitroErrorHandler = (error, event) => {
   const status = error.statusCode && error.statusCode >= 400 ? error.statusCode : 500
   const known = status < 500 || status === 503
   if (!known) console.error(`[interlumen] ${event.method} ${event.path}`, error.cause ?? error)
-  const data = known && typeof error.data === 'object' && error.data !== null ? error.data as Record<string, unknown> : {}
-  const body: ErrorBody = { error: { code: CODES[status] ?? 'internal', message: known ? error.statusMessage || error.message : 'The server failed at this; nothing was changed.', ...data } }
+  const data =
+    known && typeof error.data === 'object' && error.data !== null ? (error.data as Record<string, unknown>) : {}
+  const body: ErrorBody = {
+    error: {
+      code: CODES[status] ?? 'internal',
+      message: known ? error.statusMessage || error.message : 'The server failed at this; nothing was changed.',
+      ...data,
+    },
+  }
   setResponseStatus(event, status)
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
   setResponseHeader(event, 'cache-control', 'no-store')

@@ -1,4 +1,4 @@
-import type { CableHop, Texture } from '#core/board'
+import type { CableHop, Texture } from '#core/features/board'
 
 /** Height of a band by its raster: the light itself says how large the picture is. */
 export function bandHeight({ height }: Pick<Texture, 'height'>): number {
@@ -11,7 +11,8 @@ export function tickSpacing({ pulses }: Pick<Texture, 'pulses'>): number {
 }
 
 /** A key for the pattern of ticks, so that equal textures share one. */
-export const patternId = ({ pulses, interlaced }: Texture): string => `ticks-${pulses.toFixed(2).replace('.', '-')}-${interlaced ? 'i' : 'p'}`
+export const patternId = ({ pulses, interlaced }: Texture): string =>
+  `ticks-${pulses.toFixed(2).replace('.', '-')}-${interlaced ? 'i' : 'p'}`
 
 /** Where the light of a cable ends, x in pixels; its right end when it arrives or the length is not known. */
 export function lightEnd({ light, reason }: CableHop, x0: number, x1: number): number {

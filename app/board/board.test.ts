@@ -1,22 +1,39 @@
 import { describe, expect, it } from 'vitest'
-import { boardOf, type CableHop } from '#core/board'
-import { check } from '#core/check'
-import type { Plan } from '#core/plan'
+import type { Plan } from '#core/document'
+import { check } from '#core/features'
+import { type CableHop, boardOf } from '#core/features/board'
+import { CLEAN } from '../../testing/clean'
+import { FAULTY } from '../../testing/faulty'
+import { plan } from '../../testing/plans'
+
 import { largePlan } from '../../bench/plans'
-import { CLEAN } from '../../core/tests/clean'
-import { FAULTY } from '../../core/tests/faulty'
-import { plan } from '../../core/tests/plans'
+
 import { bandHeight, bandPath, darkPart, lightEnd, tickSpacing } from './band'
 import { layOut } from './layout'
 import { partsOf } from './parts'
 
 const boardFor = (written: Plan) => boardOf(check(written))
 const faulty = (name: string) => FAULTY.find(candidate => candidate.name === name)!.plan
-const all = { ...CLEAN, ...Object.fromEntries(FAULTY.map(({ name, plan: one }) => [name, one])), 'large': largePlan(24), 'very large': largePlan(60) }
+const all = {
+  ...CLEAN,
+  ...Object.fromEntries(FAULTY.map(({ name, plan: one }) => [name, one])),
+  'large': largePlan(24),
+  'very large': largePlan(60),
+}
 
 describe('the light', () => {
-  it.each([[480, 4], [720, 6], [1080, 10], [2160, 16]])('of %i lines is %i px tall', (height, px) => expect(bandHeight({ height })).toBe(px))
-  it.each([[25, 24], [50, 12], [60, 10], [60000 / 1001, 10]])('of %d frames/s has a tick every %d px', (pulses, px) => expect(tickSpacing({ pulses })).toBeCloseTo(px, 1))
+  it.each([
+    [480, 4],
+    [720, 6],
+    [1080, 10],
+    [2160, 16],
+  ])('of %i lines is %i px tall', (height, px) => expect(bandHeight({ height })).toBe(px))
+  it.each([
+    [25, 24],
+    [50, 12],
+    [60, 10],
+    [60000 / 1001, 10],
+  ])('of %d frames/s has a tick every %d px', (pulses, px) => expect(tickSpacing({ pulses })).toBeCloseTo(px, 1))
   const hop = (written: Plan) => boardFor(written).lanes[0]!.hops[0] as CableHop
   it('closes at the metre where the reach ends', () => {
     // 25 m of a cable that carries 15 m: three fifths of the way
@@ -29,7 +46,9 @@ describe('the light', () => {
   it('thins by the share of reach that is used', () => {
     // 5 m of 15 m: one third used, the tip is 1 - 0.8/3 of the height
     const lit = hop(CLEAN['one camera']!)
-    expect(bandPath(lit, 0, 100, 20)).toBe(`M0 15L100 ${20 - 5 * (1 - 0.8 * (5 / 15))}L100 ${20 + 5 * (1 - 0.8 * (5 / 15))}L0 25Z`)
+    expect(bandPath(lit, 0, 100, 20)).toBe(
+      `M0 15L100 ${20 - 5 * (1 - 0.8 * (5 / 15))}L100 ${20 + 5 * (1 - 0.8 * (5 / 15))}L0 25Z`,
+    )
     expect(darkPart(lit, 0, 100)).toBeUndefined()
   })
   it('comes all the way to a gate that is shut', () => {
@@ -45,7 +64,7 @@ describe('the layout', () => {
     for (const open of [undefined, board.lanes[0]?.id]) {
       const { lanes, spines, rowH, columns, height } = layOut(board, 1264, open)
       expect(lanes.map(({ lane }) => lane.id).sort()).toEqual(board.lanes.map(({ id }) => id).sort())
-      expect(spines.map(({ stage }) => stage.id).sort()).toEqual(board.stages.map(({ id }) => id).sort())
+      expect(spines.map(({ switcher }) => switcher.id).sort()).toEqual(board.switchers.map(({ id }) => id).sort())
       for (const { segments, x0, x1, top } of lanes) {
         expect(top + rowH).toBeLessThanOrEqual(height)
         segments.forEach((segment, i) => {
@@ -56,8 +75,13 @@ describe('the layout', () => {
         expect(x1).toBeLessThanOrEqual(columns.outX)
       }
       // Two lanes on one row must not cover the same stretch.
-      for (const a of lanes) for (const b of lanes) if (a !== b && a.top === b.top && a.segments.length && b.segments.length) expect(a.x1 <= b.x0 || b.x1 <= a.x0).toBe(true)
-      for (const a of spines) for (const b of spines) if (a !== b && a.x === b.x) expect(a.top + a.height <= b.top || b.top + b.height <= a.top).toBe(true)
+      for (const a of lanes)
+        for (const b of lanes)
+          if (a !== b && a.top === b.top && a.segments.length && b.segments.length)
+            expect(a.x1 <= b.x0 || b.x1 <= a.x0).toBe(true)
+      for (const a of spines)
+        for (const b of spines)
+          if (a !== b && a.x === b.x) expect(a.top + a.height <= b.top || b.top + b.height <= a.top).toBe(true)
     }
   })
   it('makes room for the panel under the opened lane only', () => {
@@ -68,9 +92,9 @@ describe('the layout', () => {
     expect(open.panelY).toBe(open.rowH)
     expect(open.lanes[0]!.top).toBe(closed.lanes[0]!.top)
   })
-  it('sets a feeder left of the stage that it feeds, no taller than its own lanes', () => {
+  it('sets a feeder left of the switcher that it feeds, no taller than its own lanes', () => {
     const { spines } = layOut(boardFor(CLEAN['a feeder']!), 1264, undefined)
-    const [main, side] = ['main', 'side'].map(id => spines.find(({ stage }) => stage.id === id)!)
+    const [main, side] = ['main', 'side'].map(id => spines.find(({ switcher }) => switcher.id === id)!)
     expect(side!.x + side!.width).toBeLessThan(main!.x)
     expect(side!.height).toBeLessThan(main!.height)
   })
@@ -82,13 +106,25 @@ describe('the layout', () => {
     expect(forked.fork).toEqual({ x: (box.x0 + box.x1) / 2, fromY: trunk.y })
   })
   it('tells neighbouring free inputs together', () => {
-    const { spines } = layOut(boardFor(CLEAN['a ring of stages whose return is kept off the air']!), 1264, undefined)
-    expect(spines.find(({ stage }) => stage.id === 'a')!.inputs.map(({ span }) => span)).toEqual(['1', '2', '3\u20134'])
+    const { spines } = layOut(boardFor(CLEAN['a ring of switchers whose return is kept off the air']!), 1264, undefined)
+    expect(spines.find(({ switcher }) => switcher.id === 'a')!.inputs.map(({ span }) => span)).toEqual([
+      '1',
+      '2',
+      '3\u20134',
+    ])
   })
-  it('shows two stages with nine sources at 1280 px without scrolling sideways', () => {
+  it('shows two switchers with nine sources at 1280 px without scrolling sideways', () => {
     const devices = Object.fromEntries(Array.from({ length: 9 }, (_, i) => [`c${i}`, 'camera-studio-sdi 1080p50']))
-    const links = Object.fromEntries(Array.from({ length: 9 }, (_, i) => [`l${i}`, i < 4 ? `c${i}.sdi > side.in-${i + 5} coax-rg6 30` : `c${i}.sdi > main.in-${i < 7 ? i + 1 : i + 1} coax-rg6 30`]))
-    const two = plan({ devices: { ...devices, side: 'switcher-8-mixed 1080p50', main: 'switcher-8-mixed 1080p50' }, links: { ...links, j: 'side.out-4 > main.in-1 hdmi-passive 2' } })
+    const links = Object.fromEntries(
+      Array.from({ length: 9 }, (_, i) => [
+        `l${i}`,
+        i < 4 ? `c${i}.sdi > side.in-${i + 5} coax-rg6 30` : `c${i}.sdi > main.in-${i < 7 ? i + 1 : i + 1} coax-rg6 30`,
+      ]),
+    )
+    const two = plan({
+      devices: { ...devices, side: 'switcher-8-mixed 1080p50', main: 'switcher-8-mixed 1080p50' },
+      links: { ...links, j: 'side.out-4 > main.in-1 hdmi-passive 2' },
+    })
     expect(layOut(boardFor(two), 1264, undefined).columns.width).toBe(1264)
   })
 })

@@ -2,8 +2,8 @@
 import { useEventListener } from '@vueuse/core'
 import { onMounted, ref, shallowRef } from 'vue'
 import { string } from 'yup'
-import { api, ApiError, type ShowSummary } from '~/stores/api'
-import { useNotices } from '~/stores/notices'
+import { api, ApiError, type ShowSummary } from '~/plan/api'
+import { useNotices } from '~/shell/notices'
 
 const notices = useNotices()
 const router = useRouter()
@@ -12,7 +12,7 @@ const binned = shallowRef<readonly ShowSummary[]>([])
 const failure = ref<string>()
 const dialog = ref<'new' | 'rename'>()
 const renaming = shallowRef<ShowSummary>()
-const refusal = shallowRef<{ file: string, path: string, found: string, allowed: string }>()
+const refusal = shallowRef<{ file: string; path: string; found: string; allowed: string }>()
 const file = ref<HTMLInputElement>()
 const titleSchema = string().required('a title').max(120, 'at most 120 characters')
 
@@ -25,8 +25,7 @@ async function load(): Promise<void> {
     const [now, bin] = await Promise.all([api<ShowSummary[]>('/shows'), api<ShowSummary[]>('/shows?bin=1')])
     shows.value = now
     binned.value = bin
-  }
-  catch (error) {
+  } catch (error) {
     failure.value = (error as Error).message
   }
 }
@@ -35,8 +34,7 @@ async function attempt(what: () => Promise<unknown>): Promise<void> {
   try {
     await what()
     await load()
-  }
-  catch (error) {
+  } catch (error) {
     notices.tell((error as Error).message, 'wrong')
   }
 }
@@ -56,9 +54,14 @@ async function bring(chosen: File): Promise<void> {
     await load()
     const show = shows.value?.find(candidate => candidate.id === id)
     notices.tell(`Imported ${show?.title ?? chosen.name}`)
-  }
-  catch (error) {
-    if (error instanceof ApiError && error.code === 'refused') refusal.value = { file: chosen.name, path: String(error.data.path), found: String(error.data.found), allowed: String(error.data.allowed) }
+  } catch (error) {
+    if (error instanceof ApiError && error.code === 'refused')
+      refusal.value = {
+        file: chosen.name,
+        path: String(error.data.path),
+        found: String(error.data.found),
+        allowed: String(error.data.allowed),
+      }
     else notices.tell(`${chosen.name}: ${(error as Error).message}`, 'wrong')
   }
 }
@@ -90,7 +93,14 @@ async function rename(title: string): Promise<void> {
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (dialog.value || event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof HTMLElement && event.target.closest('input'))) return
+  if (
+    dialog.value ||
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    (event.target instanceof HTMLElement && event.target.closest('input'))
+  )
+    return
   if (event.key === 'n') dialog.value = 'new'
   else if (event.key === 'i') file.value?.click()
   else return
@@ -98,7 +108,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 })
 
 const runsOf = (show: ShowSummary) => `/shows/${show.id}/${show.plans[0]?.id ?? 'main'}/runs`
-const changed = (show: ShowSummary) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(new Date(show.updatedAt))
+const changed = (show: ShowSummary) =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(
+    new Date(show.updatedAt),
+  )
 </script>
 
 <template>
@@ -108,70 +121,242 @@ const changed = (show: ShowSummary) => new Intl.DateTimeFormat('en-GB', { day: '
       <span class="quiet small">whether every picture will arrive</span>
       <button class="btn" type="button" @click="file?.click()">Import a file <span class="key">I</span></button>
       <button class="btn primary" type="button" @click="dialog = 'new'">New show <span class="key">N</span></button>
-      <input ref="file" class="unseen" type="file" accept=".json,application/json" tabindex="-1" aria-label="File to import" @change="chose">
+      <input
+        ref="file"
+        class="unseen"
+        type="file"
+        accept=".json,application/json"
+        tabindex="-1"
+        aria-label="File to import"
+        @change="chose"
+      />
     </header>
     <section class="body">
       <h1>Shows</h1>
       <div v-if="refusal" class="refusal" role="alert">
-        <p><b>{{ refusal.file }} was not imported.</b> Nothing was changed.</p>
-        <dl><dt>at</dt><dd class="figures">{{ refusal.path }}</dd><dt>found</dt><dd>{{ refusal.found }}</dd><dt>allowed</dt><dd>{{ refusal.allowed }}</dd></dl>
+        <p>
+          <b>{{ refusal.file }} was not imported.</b> Nothing was changed.
+        </p>
+        <dl>
+          <dt>at</dt>
+          <dd class="figures">{{ refusal.path }}</dd>
+          <dt>found</dt>
+          <dd>{{ refusal.found }}</dd>
+          <dt>allowed</dt>
+          <dd>{{ refusal.allowed }}</dd>
+        </dl>
         <button class="btn" type="button" @click="refusal = undefined">Close</button>
       </div>
-      <div v-if="failure" class="refusal" role="alert"><p>{{ failure }}</p><button class="btn primary" type="button" @click="load">Try again</button></div>
+      <div v-if="failure" class="refusal" role="alert">
+        <p>{{ failure }}</p>
+        <button class="btn primary" type="button" @click="load">Try again</button>
+      </div>
       <p v-else-if="!shows" class="quiet" role="status">Opening the data folder …</p>
-      <p v-else-if="shows.length === 0" class="quiet">No show yet. Begin one with N, or drop a show file anywhere on this page.</p>
+      <p v-else-if="shows.length === 0" class="quiet">
+        No show yet. Begin one with N, or drop a show file anywhere on this page.
+      </p>
       <ul v-else>
         <li v-for="show in shows" :key="show.id">
           <NuxtLink class="open" :to="runsOf(show)">
-            <span class="title cut">{{ show.title }}<span v-if="show.plans.length > 1" class="small quiet">, {{ show.plans.length }} plans</span></span>
+            <span class="title cut"
+              >{{ show.title
+              }}<span v-if="show.plans.length > 1" class="small quiet">, {{ show.plans.length }} plans</span></span
+            >
             <template v-if="show.plans[0]">
-              <span class="lamps" aria-hidden="true"><i v-for="n in Math.min(24, show.plans[0].verdict.wanted)" :key="n" :class="{ lit: n / Math.min(24, show.plans[0].verdict.wanted) <= show.plans[0].verdict.arrive / show.plans[0].verdict.wanted }" /></span>
-              <span class="verdict">{{ show.plans[0].verdict.wanted ? `${show.plans[0].verdict.arrive} of ${show.plans[0].verdict.wanted} pictures arrive` : 'nothing planned yet' }}</span>
+              <span class="lamps" aria-hidden="true"
+                ><i
+                  v-for="n in Math.min(24, show.plans[0].verdict.wanted)"
+                  :key="n"
+                  :class="{
+                    lit:
+                      n / Math.min(24, show.plans[0].verdict.wanted) <=
+                      show.plans[0].verdict.arrive / show.plans[0].verdict.wanted,
+                  }"
+              /></span>
+              <span class="verdict">{{
+                show.plans[0].verdict.wanted
+                  ? `${show.plans[0].verdict.arrive} of ${show.plans[0].verdict.wanted} pictures arrive`
+                  : 'nothing planned yet'
+              }}</span>
             </template>
             <span class="small quiet when">{{ changed(show) }}</span>
           </NuxtLink>
           <span class="acts small">
-            <button class="btn plain" type="button" :aria-label="`Rename ${show.title}`" @click="renaming = show; dialog = 'rename'">Rename</button>
-            <button class="btn plain" type="button" :aria-label="`Duplicate ${show.title}`" @click="duplicate(show)">Duplicate</button>
-            <a class="btn plain" :href="`/api/shows/${show.id}/export`" :aria-label="`Export ${show.title}`" download>Export</a>
-            <button class="btn plain" type="button" :aria-label="`Delete ${show.title}`" @click="bin(show)">Delete</button>
+            <button
+              class="btn plain"
+              type="button"
+              :aria-label="`Rename ${show.title}`"
+              @click="
+                () => {
+                  renaming = show
+                  dialog = 'rename'
+                }
+              "
+            >
+              Rename
+            </button>
+            <button class="btn plain" type="button" :aria-label="`Duplicate ${show.title}`" @click="duplicate(show)">
+              Duplicate
+            </button>
+            <a class="btn plain" :href="`/api/shows/${show.id}/export`" :aria-label="`Export ${show.title}`" download
+              >Export</a
+            >
+            <button class="btn plain" type="button" :aria-label="`Delete ${show.title}`" @click="bin(show)">
+              Delete
+            </button>
           </span>
         </li>
       </ul>
       <template v-if="binned.length">
         <h2>In the bin, for 30 days</h2>
         <ul>
-          <li v-for="show in binned" :key="show.id" class="gone"><span class="open quiet"><span class="title cut">{{ show.title }}</span></span><span class="acts small"><button class="btn plain" type="button" :aria-label="`Put ${show.title} back`" @click="restore(show)">Put back</button></span></li>
+          <li v-for="show in binned" :key="show.id" class="gone">
+            <span class="open quiet"
+              ><span class="title cut">{{ show.title }}</span></span
+            ><span class="acts small"
+              ><button class="btn plain" type="button" :aria-label="`Put ${show.title} back`" @click="restore(show)">
+                Put back
+              </button></span
+            >
+          </li>
         </ul>
       </template>
     </section>
-    <LazyPromptDialog v-if="dialog === 'new'" open title="New show" label="What is it called?" value="" :schema="titleSchema" @done="create" @close="dialog = undefined" />
-    <LazyPromptDialog v-if="dialog === 'rename'" open title="Rename the show" label="Title" :value="renaming?.title ?? ''" :schema="titleSchema" @done="rename" @close="dialog = undefined" />
+    <LazyPromptDialog
+      v-if="dialog === 'new'"
+      open
+      title="New show"
+      label="What is it called?"
+      value=""
+      :schema="titleSchema"
+      @done="create"
+      @close="dialog = undefined"
+    />
+    <LazyPromptDialog
+      v-if="dialog === 'rename'"
+      open
+      title="Rename the show"
+      label="Title"
+      :value="renaming?.title ?? ''"
+      :schema="titleSchema"
+      @done="rename"
+      @close="dialog = undefined"
+    />
   </main>
 </template>
 
 <style scoped>
-.page { height: 100vh; display: flex; flex-direction: column; overflow: auto; }
-.header { height: 44px; flex: none; display: flex; align-items: center; gap: 12px; padding: 0 16px; border-bottom: 1px solid var(--line); }
-.header .btn:first-of-type { margin-left: auto; }
-.body { width: min(1040px, calc(100vw - 32px)); margin: 40px auto; }
-h1 { font: 650 28px/1 var(--words); margin: 0 0 24px; }
-h2 { font: 650 15px/1.2 var(--words); margin: 48px 0 8px; color: var(--quiet); }
-ul { list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--line); }
-li { display: flex; align-items: center; border-bottom: 1px solid var(--line); min-height: 56px; }
-li.gone { min-height: 44px; }
-.open { flex: 1; min-width: 0; display: grid; grid-template-columns: minmax(0, 1fr) auto 176px 96px; gap: 14px; align-items: center; text-decoration: none; padding: 8px; border-radius: 4px; min-height: 44px; }
-a.open:hover { background: var(--surface); }
-.title { font-size: 20px; }
-.gone .title { font-size: 15px; }
-.lamps { display: flex; justify-content: flex-end; gap: 2px; width: 136px; }
-.lamps i { flex: 0 1 14px; min-width: 3px; height: 8px; border: 1px solid var(--dark); border-radius: 2px; }
-.lamps i.lit { background: var(--light); border-color: var(--light); }
-.acts { display: flex; }
-.acts a { text-decoration: none; }
-.refusal { border: 1px solid var(--border); border-left: 4px solid var(--plate); border-radius: 4px; padding: 12px 16px; margin-bottom: 24px; }
-.refusal p { margin: 0 0 8px; }
-dl { display: grid; grid-template-columns: 72px 1fr; gap: 2px 12px; margin: 0 0 12px; }
-dt { color: var(--quiet); }
-dd { margin: 0; overflow-wrap: anywhere; }
+.page {
+  height: 100vh;
+  display: flex;
+  flex-direction: column;
+  overflow: auto;
+}
+.header {
+  height: 44px;
+  flex: none;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 0 16px;
+  border-bottom: 1px solid var(--line);
+}
+.header .btn:first-of-type {
+  margin-left: auto;
+}
+.body {
+  width: min(1040px, calc(100vw - 32px));
+  margin: 40px auto;
+}
+h1 {
+  font: 650 28px/1 var(--words);
+  margin: 0 0 24px;
+}
+h2 {
+  font: 650 15px/1.2 var(--words);
+  margin: 48px 0 8px;
+  color: var(--quiet);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 1px solid var(--line);
+}
+li {
+  display: flex;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  min-height: 56px;
+}
+li.gone {
+  min-height: 44px;
+}
+.open {
+  flex: 1;
+  min-width: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 176px 96px;
+  gap: 14px;
+  align-items: center;
+  text-decoration: none;
+  padding: 8px;
+  border-radius: 4px;
+  min-height: 44px;
+}
+a.open:hover {
+  background: var(--surface);
+}
+.title {
+  font-size: 20px;
+}
+.gone .title {
+  font-size: 15px;
+}
+.lamps {
+  display: flex;
+  justify-content: flex-end;
+  gap: 2px;
+  width: 136px;
+}
+.lamps i {
+  flex: 0 1 14px;
+  min-width: 3px;
+  height: 8px;
+  border: 1px solid var(--dark);
+  border-radius: 2px;
+}
+.lamps i.lit {
+  background: var(--light);
+  border-color: var(--light);
+}
+.acts {
+  display: flex;
+}
+.acts a {
+  text-decoration: none;
+}
+.refusal {
+  border: 1px solid var(--border);
+  border-left: 4px solid var(--plate);
+  border-radius: 4px;
+  padding: 12px 16px;
+  margin-bottom: 24px;
+}
+.refusal p {
+  margin: 0 0 8px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 72px 1fr;
+  gap: 2px 12px;
+  margin: 0 0 12px;
+}
+dt {
+  color: var(--quiet);
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
 </style>

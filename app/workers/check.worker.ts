@@ -1,26 +1,43 @@
 import { expose } from 'comlink'
-import { boardOf } from '#core/board'
-import { planMinor, planWatts } from '#core/budget'
-import { additionEdits, check, choicesFor, copyRun, copyTargets, effectOf, entryEdits, readEntry, remediesOf, type Checked } from '#core/check'
-import { paperHead, papersOf } from '#core/paper'
-import { applyEdits, type Plan } from '#core/plan'
-import { growthOf, ladder } from '#core/solve'
-import { compare } from '#core/versions'
-import { seeded } from '#core/ways'
-import { inside, lossesOf, whatIf, why, type LossEffect } from '#core/whatif'
+import { applyEdits, type Plan } from '#core/document'
+import { check, QUERIES } from '#core/features'
+import { boardOf } from '#core/features/board'
+import type { Checked } from '#core/propose'
 import type { Checker, Report } from './protocol'
 
-let held: { name: string, version: number, plan: Plan, checked: Checked } | undefined
+let held: { name: string; version: number; plan: Plan; checked: Checked } | undefined
 
 function hold(name: string, version: number, plan: Plan): Report {
   const start = performance.now()
   const checked = check(plan)
   const ms = performance.now() - start
   held = { name, version, plan, checked }
-  return { plan: name, version, verdict: checked.verdict, findings: checked.findings, board: boardOf(checked), minor: planMinor(plan), watts: planWatts(plan), ms }
+  const { by, traced, verdict } = checked
+  const measured = by.measured(traced)
+  return {
+    plan: name,
+    version,
+    verdict,
+    findings: checked.findings.map(finding => ({ ...finding, screen: by.screenOf(finding.at) })),
+    board: boardOf(checked),
+    figures: by.measures.map(({ id, title, quantity, screen }) => ({
+      id,
+      title,
+      value: measured[id]!,
+      words: by.words(quantity(measured[id]!, traced), { length: 'm' }),
+      screen,
+    })),
+    ms,
+  }
 }
 
 const current = (version: number): Checked | undefined => (held?.version === version ? held.checked : undefined)
+
+/** Milliseconds that a long answer is worked on before an edit that waits goes first. */
+const TURN_MS = 12
+
+const isSteps = (value: unknown): value is Iterator<void, unknown> =>
+  typeof value === 'object' && value !== null && 'next' in value
 
 const checker: Checker = {
   open: hold,
@@ -29,78 +46,20 @@ const checker: Checker = {
     const applied = applyEdits(held.plan, edits)
     return applied.ok ? hold(name, version, applied.value.plan) : 'gap'
   },
-  remedies(version, key) {
+  async ask(version, query, args) {
     const checked = current(version)
-    const finding = checked?.findings.find(candidate => candidate.key === key)
-    return checked && finding ? remediesOf(checked, finding) : 'stale'
-  },
-  choices(version, part) {
-    const checked = current(version)
-    return checked ? choicesFor(checked, part) : 'stale'
-  },
-  ladder(version) {
-    const checked = current(version)
-    return checked ? ladder(checked) : 'stale'
-  },
-  async losses(version) {
-    const effects: LossEffect[] = []
+    if (!checked) return 'stale'
+    const found = (QUERIES[query] as (checked: Checked, ...rest: unknown[]) => unknown)(checked, ...args)
+    if (!isSteps(found)) return found as never
     let turn = performance.now()
-    const plan = current(version)?.traced.plan
-    for (const loss of plan ? lossesOf(plan) : []) {
-      const checked = current(version)
-      if (!checked) return 'stale'
-      effects.push(whatIf(checked, loss))
-      // An edit that waits goes first.
-      if (performance.now() - turn > 12) {
-        await new Promise(resolve => setTimeout(resolve))
-        turn = performance.now()
-      }
+    for (;;) {
+      const step = found.next()
+      if (step.done) return step.value as never
+      if (performance.now() - turn <= TURN_MS) continue
+      await new Promise(resolve => setTimeout(resolve))
+      if (!current(version)) return 'stale'
+      turn = performance.now()
     }
-    return current(version) ? effects : 'stale'
-  },
-  why(version, spot, symptom, units) {
-    const checked = current(version)
-    return checked ? why(checked, spot, symptom, units) : 'stale'
-  },
-  inside(version) {
-    const checked = current(version)
-    return checked ? inside(checked.traced) : 'stale'
-  },
-  entry(version, line, seed) {
-    const checked = current(version)
-    if (!checked) return 'stale'
-    const { plan } = checked.traced
-    const reading = readEntry(plan, line)
-    const edits = reading.ok ? entryEdits(plan, reading.value, seeded(seed)) : []
-    return { reading, edits, effect: edits.length ? effectOf(checked, edits) : undefined }
-  },
-  copy(version, run, sources) {
-    const checked = current(version)
-    if (!checked) return 'stale'
-    const proposal = sources.length ? copyRun(checked.traced, run, sources) : undefined
-    return { targets: copyTargets(checked.traced, run).map(({ id, device }) => ({ id, name: device.name })), proposal, effect: proposal && effectOf(checked, proposal.edits) }
-  },
-  effect(version, edits) {
-    const checked = current(version)
-    return checked ? effectOf(checked, edits) : 'stale'
-  },
-  growth(version) {
-    const checked = current(version)
-    return checked ? growthOf(checked) : 'stale'
-  },
-  compare(version, other, units) {
-    const checked = current(version)
-    return checked ? compare(checked, check(other), units) : 'stale'
-  },
-  papers(version, units) {
-    const checked = current(version)
-    return checked ? { head: paperHead(checked), papers: papersOf(checked, units) } : 'stale'
-  },
-  addition(version, addition, seed) {
-    const checked = current(version)
-    if (!checked) return 'stale'
-    const edits = additionEdits(checked.traced.plan, addition, seeded(seed))
-    return { edits, effect: effectOf(checked, edits) }
   },
 }
 

@@ -1,7 +1,8 @@
 import { expose } from 'comlink'
 import highsLoader from 'highs'
-import { check } from '#core/check'
-import { propose } from '#core/solve'
+import { check } from '#core/features'
+import { propose } from '#core/features/patch'
+
 import type { Solver } from './protocol'
 
 const solver: Solver = {

@@ -13,8 +13,12 @@ export interface LengthStep {
 
 /** How far a kind of cable carries: by attenuation against the receiver's budget, or by a table of lengths. */
 export type ReachLaw =
-  | { readonly by: 'attenuation', /** dB per 100 m per sqrt(MHz) */ readonly k1: number, /** dB per 100 m per MHz */ readonly k2: number }
-  | { readonly by: 'length', readonly steps: readonly LengthStep[] }
+  | {
+      readonly kind: 'attenuation'
+      /** dB per 100 m per sqrt(MHz) */ readonly k1: number
+      /** dB per 100 m per MHz */ readonly k2: number
+    }
+  | { readonly kind: 'length'; readonly steps: readonly LengthStep[] }
 
 interface Sold {
   /** `builtin/<id>@<revision>` for rows of the catalogue. */
@@ -35,7 +39,7 @@ export interface CableModel extends Sold {
   readonly oneWay: boolean
   readonly reach: ReachLaw
   /** Pieces on sale, metres ascending, with prices in minor units of the catalogue's currency. */
-  readonly stock: readonly { readonly m: number, readonly minor: number }[]
+  readonly stock: readonly { readonly m: number; readonly priceMinor: number }[]
   /** False where pieces cannot be joined (optical). */
   readonly joins: boolean
   /** Lies in the building already, between these two places: one piece, used once, and free. */
@@ -45,10 +49,16 @@ export interface CableModel extends Sold {
 /** A passive change of connector shape at one end of a cable. */
 export interface AdapterModel extends Sold {
   readonly kind: 'adapter'
-  readonly minor: number
+  readonly priceMinor: number
 }
 
 export type LeadModel = CableModel | AdapterModel
 
 /** Receiver budgets at half the clock, dB: ST 259 30 dB, ST 292-1 and ST 424 20 dB, ST 2081-1/2082-1 40 dB. */
-export const DEFAULT_BUDGET_DB: Readonly<Record<SdiClass, number>> = { 'SD': 30, 'HD': 20, '3G': 20, '6G': 40, '12G': 40 }
+export const DEFAULT_BUDGET_DB: Readonly<Record<SdiClass, number>> = {
+  'SD': 30,
+  'HD': 20,
+  '3G': 20,
+  '6G': 40,
+  '12G': 40,
+}

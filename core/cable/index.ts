@@ -1,5 +1,12 @@
-export * from './cable'
-export * from './reach'
-export * from './stock'
-export * from './leads'
-export * from './margin'
+export {
+  type AdapterModel,
+  CABLE_SCHOOLS,
+  type CableModel,
+  type CableSchool,
+  DEFAULT_BUDGET_DB,
+  type LeadModel,
+} from './cable'
+export { LEADS } from './leads'
+export { reachAt, refit, usedShare } from './margin'
+export { coaxLossDb, coaxReachM, lengthStep } from './reach'
+export { choosePieces, cutLengthM, pieceSumM, piecesMinor } from './stock'

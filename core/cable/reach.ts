@@ -1,7 +1,7 @@
-import { SDI_CLASSES, sdiClassRow, type SdiClass } from '#core/signal'
-import { DEFAULT_BUDGET_DB, type CableModel, type LengthStep } from './cable'
+import { SDI_CLASSES, type SdiClass, sdiClassRow } from '#core/signal'
+import { type CableModel, DEFAULT_BUDGET_DB, type LengthStep } from './cable'
 
-type Attenuation = Extract<CableModel['reach'], { by: 'attenuation' }>
+type Attenuation = Extract<CableModel['reach'], { kind: 'attenuation' }>
 
 /** Attenuation in dB per 100 m at f MHz: k1 sqrt(f) + k2 f. */
 export function attenuationPer100m({ k1, k2 }: Attenuation, fMHz: number): number {
@@ -23,7 +23,12 @@ export function coaxLossDb(law: Attenuation, cls: SdiClass, lengthM: number, cou
  * Metres that a coax class carries at an SDI class into a receiver with these budgets (dB). The receivers' larger
  * budgets at 6G and 12G never make a higher rate reach farther: reach is the least over this class and all below.
  */
-export function coaxReachM(law: Attenuation, cls: SdiClass, couplers = 0, budgets: Partial<Record<SdiClass, number>> = {}): number {
+export function coaxReachM(
+  law: Attenuation,
+  cls: SdiClass,
+  couplers = 0,
+  budgets: Partial<Record<SdiClass, number>> = {},
+): number {
   let reach = Infinity
   for (const name of SDI_CLASSES) {
     const f = sdiClassRow(name).halfClockMHz

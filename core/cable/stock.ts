@@ -22,7 +22,7 @@ export function pieceSumM(pieces: readonly number[]): number {
 }
 
 export function piecesMinor(cable: CableModel, pieces: readonly number[]): number {
-  return pieces.reduce((sum, m) => sum + (cable.stock.find(piece => piece.m === m)?.minor ?? 0), 0)
+  return pieces.reduce((sum, m) => sum + (cable.stock.find(piece => piece.m === m)?.priceMinor ?? 0), 0)
 }
 
 /**

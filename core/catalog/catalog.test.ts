@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { CONSTRAINTS, MODELS, portRows, portsOfRows, portsOf } from '#core/catalog'
-import { emptyPlan, openPlan } from '#core/plan'
+import { emptyPlan, openPlan } from '#core/document'
+import { CONSTRAINTS } from './constraints'
+import { portsOf } from './model'
+import { MODELS } from './models'
+import { portRows, portsOfRows } from './table'
 
 const rows = [...MODELS]
 
@@ -12,20 +15,25 @@ describe('the catalogue', () => {
   })
   it('has no two that differ only in name, price or draw', () => {
     const seen = new Map<string, string>()
-    for (const [id, { title: _t, short: _s, from: _f, minor: _m, watts: _w, ...rest }] of rows) {
+    for (const [id, { title: _t, short: _s, from: _f, priceMinor: _m, watts: _w, ...rest }] of rows) {
       const what = JSON.stringify(rest).replace(/"title":"[^"]*"/g, '')
       expect(seen.get(what), `${id} is ${seen.get(what)}`).toBeUndefined()
       seen.set(what, id)
     }
   })
-  it('gives every stage a path from each picture input to each picture output', () => {
-    for (const [id, model] of rows.filter(([, { role }]) => role === 'stage')) {
+  it('gives every switcher a path from each picture input to each picture output', () => {
+    for (const [id, model] of rows.filter(([, { role }]) => role === 'switcher')) {
       const path = model.paths.find(({ format }) => format === 'standard')!
-      const pictures = (dir: 'in' | 'out') => portsOf(model, dir).filter(([, { carries }]) => carries !== 'sound' && carries !== 'control').map(([port]) => port)
+      const pictures = (dir: 'in' | 'out') =>
+        portsOf(model, dir)
+          .filter(([, { carries }]) => carries !== 'sound' && carries !== 'control')
+          .map(([port]) => port)
       expect([path.from, path.to], id).toEqual([pictures('in'), pictures('out')])
     }
   })
-  it.each(CONSTRAINTS.map(({ title, has }) => [title, has] as const))('has at least three models for: %s', (_, has) => expect(rows.filter(([, model]) => has(model)).length).toBeGreaterThanOrEqual(3))
+  it.each(CONSTRAINTS.map(({ title, has }) => [title, has] as const))('has at least three models for: %s', (_, has) =>
+    expect(rows.filter(([, model]) => has(model)).length).toBeGreaterThanOrEqual(3),
+  )
 })
 
 describe('ports as a table', () => {
@@ -36,14 +44,46 @@ describe('ports as a table', () => {
   const row = { port: 'in', title: 'In', dir: 'in', carries: 'hdmi', connector: 'hdmi-a' }
   it('reads what somebody typed', () => {
     expect(portsOfRows([{ ...row, takes: '1080p50 1080p59.94 720p50', maxMHz: '165', sound: '2' }])).toEqual({
-      ok: true, ports: { in: { title: 'In', dir: 'in', carries: 'hdmi', connector: 'hdmi-a', maxMHz: 165, sound: 2, takes: [{ raster: '1920x1080', scan: 'p', rates: ['50/1', '60000/1001'] }, { raster: '1280x720', scan: 'p', rates: ['50/1'] }] } },
+      ok: true,
+      ports: {
+        in: {
+          title: 'In',
+          dir: 'in',
+          carries: 'hdmi',
+          connector: 'hdmi-a',
+          maxMHz: 165,
+          sound: 2,
+          takes: [
+            { raster: '1920x1080', scan: 'p', rates: ['50/1', '60000/1001'] },
+            { raster: '1280x720', scan: 'p', rates: ['50/1'] },
+          ],
+        },
+      },
     })
   })
   it.each([
-    [{ ...row, port: 'In 1' }, 'port'], [{ ...row, port: 'constructor' }, 'port'], [{ ...row, title: ' ' }, 'title'], [{ ...row, dir: 'both' }, 'dir'], [{ ...row, carries: 'light' }, 'carries'], [{ ...row, connector: 'round' }, 'connector'],
-    [{ ...row, number: '1.5' }, 'number'], [{ ...row, maxMHz: 'many' }, 'maxMHz'], [{ ...row, classes: '3G 5G' }, 'classes'], [{ ...row, takes: '1080p51' }, 'takes'], [{ ...row, makes: 'all' }, 'makes'], [{ ...row, feeds: 'everything' }, 'feeds'], [{ ...row, sound: '-1' }, 'sound'],
+    [{ ...row, port: 'In 1' }, 'port'],
+    [{ ...row, port: 'constructor' }, 'port'],
+    [{ ...row, title: ' ' }, 'title'],
+    [{ ...row, dir: 'both' }, 'dir'],
+    [{ ...row, carries: 'light' }, 'carries'],
+    [{ ...row, connector: 'round' }, 'connector'],
+    [{ ...row, number: '1.5' }, 'number'],
+    [{ ...row, maxMHz: 'many' }, 'maxMHz'],
+    [{ ...row, classes: '3G 5G' }, 'classes'],
+    [{ ...row, takes: '1080p51' }, 'takes'],
+    [{ ...row, makes: 'all' }, 'makes'],
+    [{ ...row, feeds: 'everything' }, 'feeds'],
+    [{ ...row, sound: '-1' }, 'sound'],
   ])('tells the cell that is wrong: %j', (bad, column) => {
-    expect(portsOfRows([row, { ...bad, ...(bad.port === 'in' ? { port: 'other' } : {}) }])).toMatchObject({ ok: false, problem: { row: 2, column } })
+    expect(portsOfRows([row, { ...bad, ...(bad.port === 'in' ? { port: 'other' } : {}) }])).toMatchObject({
+      ok: false,
+      problem: { row: 2, column },
+    })
   })
-  it('has each port once', () => expect(portsOfRows([row, row])).toMatchObject({ ok: false, problem: { row: 2, column: 'port', allowed: 'each port once' } }))
+  it('has each port once', () =>
+    expect(portsOfRows([row, row])).toMatchObject({
+      ok: false,
+      problem: { row: 2, column: 'port', allowed: 'each port once' },
+    }))
 })

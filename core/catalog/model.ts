@@ -1,17 +1,65 @@
-import type { Aspect, Coding, ConnectorId, Division, FormatSet, Level, RadioBudget, Range, SdiClass, SignalKind, Transfer, UsbClass, VideoFormat } from '#core/signal'
+import type {
+  Aspect,
+  Coding,
+  ConnectorId,
+  Division,
+  FormatSet,
+  Level,
+  RadioBudget,
+  Range,
+  SdiClass,
+  SignalKind,
+  Transfer,
+  UsbClass,
+  VideoFormat,
+} from '#core/signal'
 
-/** What a device is for. A stage is a switcher; a way stands in a run between two others; sound and control have no picture. */
-export const ROLES = ['source', 'stage', 'way', 'sink', 'sound', 'control'] as const
-export type Role = (typeof ROLES)[number]
+/**
+ * What a device is for, in the order in which lists show them: one as it is called, and many as a heading. A way stands
+ * in a run between two others; sound and control have no picture; a load has nothing but its draw.
+ */
+export const ROLE_WORDS = {
+  source: { one: 'source', many: 'Sources' },
+  switcher: { one: 'switcher', many: 'Switchers' },
+  way: { one: 'converter', many: 'On the way' },
+  sink: { one: 'sink', many: 'Who sees it' },
+  sound: { one: 'sound', many: 'Sound' },
+  control: { one: 'control', many: 'Control' },
+  load: { one: 'load', many: 'Lights and other loads' },
+} as const
+export type Role = keyof typeof ROLE_WORDS
+export const ROLES = Object.keys(ROLE_WORDS) as Role[]
 
 /** What kind of thing it is, where a rule or a list asks; models without one are just what their role says. */
 export const KINDS = [
-  'camera', 'phone', 'computer', 'player', 'tablet', 'switcher', 'multiviewer', 'converter', 'scaler', 'splitter', 'extender', 'radio', 'encoder', 'decoder', 'network',
-  'screen', 'projector', 'recorder', 'capture', 'microphone', 'desk', 'controller', 'matrix', 'delay',
+  'camera',
+  'phone',
+  'computer',
+  'player',
+  'tablet',
+  'switcher',
+  'multiviewer',
+  'converter',
+  'scaler',
+  'splitter',
+  'extender',
+  'radio',
+  'encoder',
+  'decoder',
+  'network',
+  'screen',
+  'projector',
+  'recorder',
+  'capture',
+  'microphone',
+  'desk',
+  'controller',
+  'matrix',
+  'delay',
 ] as const
 export type Kind = (typeof KINDS)[number]
 
-/** What an output of a stage carries. `input` is one input, named by the port's `of` setting. */
+/** What an output of a switcher carries. `input` is one input, named by the port's `of` setting. */
 export const FEEDS = ['program', 'clean', 'preview', 'multiview'] as const
 export type Feed = (typeof FEEDS)[number]
 
@@ -45,11 +93,11 @@ export interface Port {
   readonly takes?: 'standard' | readonly FormatSet[]
   /** Inputs with a scaler and rate converter of their own: what that adds. */
   readonly delay?: Delay
-  /** Outputs of a stage: what they can be pointed at; the first is the factory setting. */
+  /** Outputs of a switcher: what they can be pointed at; the first is the factory setting. */
   readonly feeds?: readonly Feed[]
   /**
-   * Channels of sound. On an output: those that the device itself makes (a camera's microphone) or that a stage puts
-   * beside the picture; on an input of a stage: those that its mixer can open; absent, none. A sink without it is mute.
+   * Channels of sound. On an output: those that the device itself makes (a camera's microphone) or that a switcher puts
+   * beside the picture; on an input of a switcher: those that its mixer can open; absent, none. A sink without it is mute.
    */
   readonly sound?: number
   /** SDI at 3G: the levels that an output sends or an input takes, the factory one first; absent, A is sent and both are taken. */
@@ -88,7 +136,7 @@ export interface Limit {
  * A way through the device, from any of `from` to all of `to`.
  * - `same`: the format passes unchanged (converter of carriage, splitter, loop-through);
  * - `port`: the output port's own setting decides (scaler, rate converter);
- * - `standard`: the operating standard decides, whatever enters (the mix buses of a stage);
+ * - `standard`: the operating standard decides, whatever enters (the mix buses of a switcher);
  * - `chosen`: each output shows the one input that its setting `of` names (a matrix; absent, the input of its own number);
  * - `tiles`: one picture made of all that enter, in the output port's own setting (a multiviewer).
  */
@@ -128,17 +176,17 @@ export interface Model {
   readonly ports: Readonly<Record<string, Port>>
   readonly paths: readonly Path[]
   readonly modes?: Readonly<Record<string, Mode>>
-  /** Stages: the standards that can be set. */
+  /** Switchers: the standards that can be set. */
   readonly standards?: readonly FormatSet[]
   /** Sources: what the device itself adds before its outputs. */
   readonly delay?: Delay
   /** Radio links: what they bring over the air. */
   readonly radio?: RadioBudget
   /** Captures: what they ask of the host's USB for each picture; absent, nothing (a card), or the picture is compressed before. */
-  readonly usb?: { readonly class: UsbClass, readonly bitsPerPixel: number }
-  /** Stages: the input that a picture in picture always shows, where it cannot be chosen. */
+  readonly usb?: { readonly class: UsbClass; readonly bitsPerPixel: number }
+  /** Switchers: the input that a picture in picture always shows, where it cannot be chosen. */
   readonly inset?: string
-  /** Stages: keys that can lie over program at once, and pictures that are recorded inside. */
+  /** Switchers: keys that can lie over program at once, and pictures that are recorded inside. */
   readonly keyers?: number
   readonly records?: number
   /** What ends its work by itself. */
@@ -149,12 +197,13 @@ export interface Model {
   readonly watts: number
   readonly supply: 'mains' | 'usb' | 'battery' | 'none'
   /** Planning price in minor units of the plan's currency. */
-  readonly minor: number
+  readonly priceMinor: number
 }
 
 /** Input ports in the order in which they are numbered, then as written. */
 export function portsOf(model: Model, dir: Port['dir']): [string, Port][] {
-  return Object.entries(model.ports).filter(([, port]) => port.dir === dir)
+  return Object.entries(model.ports)
+    .filter(([, port]) => port.dir === dir)
     .sort(([, a], [, b]) => (a.number ?? Infinity) - (b.number ?? Infinity))
 }
 
@@ -166,7 +215,10 @@ export function makesOf(model: Model, portId: string, mode?: string): readonly F
 }
 
 /** The formats an output can be set to in any mode, with the mode that allows each. */
-export function makesInAnyMode(model: Model, portId: string): { mode: string | undefined, sets: readonly FormatSet[] }[] {
+export function makesInAnyMode(
+  model: Model,
+  portId: string,
+): { mode: string | undefined; sets: readonly FormatSet[] }[] {
   if (!model.modes) return [{ mode: undefined, sets: model.ports[portId]?.makes ?? [] }]
   return Object.entries(model.modes).map(([mode, { makes }]) => ({ mode, sets: makes[portId] ?? [] }))
 }
@@ -175,16 +227,17 @@ export function makesInAnyMode(model: Model, portId: string): { mode: string | u
 export const isCamera = ({ kind }: Model): boolean => kind === 'camera' || kind === 'phone'
 
 /** False for plugs of sound and of control. */
-export const carriesPicture = ({ carries }: Pick<Port, 'carries'>): boolean => carries !== 'sound' && carries !== 'control'
-
-/** False for what makes or carries sound, or controls, alone. */
-export const hasPicture = (model: Model): boolean => Object.values(model.ports).some(carriesPicture)
+export const carriesPicture = ({ carries }: Pick<Port, 'carries'>): boolean =>
+  carries !== 'sound' && carries !== 'control'
 
 /** Whether content-protected pictures get in: screens decode them, splitters hand them on. */
-export const takesProtected = ({ kind }: Pick<Model, 'kind'>, input: Port): boolean => input.decodes ?? (kind === 'screen' || kind === 'projector' || kind === 'splitter')
+export const takesProtected = ({ kind }: Pick<Model, 'kind'>, input: Port): boolean =>
+  input.decodes ?? (kind === 'screen' || kind === 'projector' || kind === 'splitter')
 
 /** Whether an output goes by the sink's list while nothing is set. */
-export const followsSink = ({ kind }: Pick<Model, 'kind'>, output: Port): boolean => output.follows ?? kind === 'computer'
+export const followsSink = ({ kind }: Pick<Model, 'kind'>, output: Port): boolean =>
+  output.follows ?? kind === 'computer'
 
-/** Devices without a picture, at whose plugs runs of sound or control begin. */
-export const isBeside = ({ role }: Pick<Model, 'role'>): boolean => role === 'sound' || role === 'control'
+/** Devices without a picture: runs of sound or control begin at their plugs, or they have none. */
+export const isBeside = ({ role }: Pick<Model, 'role'>): boolean =>
+  role === 'sound' || role === 'control' || role === 'load'

@@ -2,7 +2,7 @@ import type { Model } from './model'
 import { BESIDE } from './rows/beside'
 import { SINKS } from './rows/sinks'
 import { SOURCES } from './rows/sources'
-import { STAGES } from './rows/stages'
+import { STAGES } from './rows/switchers'
 import { WAYS } from './rows/ways'
 
 /** The currency that the catalogue's planning prices are in (ISO 4217). */
@@ -13,5 +13,8 @@ const REVISION = 2
 
 /** The catalogue of device models by id; each carries its own reference. */
 export const MODELS: ReadonlyMap<string, Model> = new Map(
-  Object.entries({ ...SOURCES, ...STAGES, ...WAYS, ...SINKS, ...BESIDE }).map(([id, row]) => [id, { from: `builtin/${id}@${REVISION}`, ...row }]),
+  Object.entries({ ...SOURCES, ...STAGES, ...WAYS, ...SINKS, ...BESIDE }).map(([id, row]) => [
+    id,
+    { from: `builtin/${id}@${REVISION}`, ...row },
+  ]),
 )

@@ -1,8 +1,28 @@
-import { choosePieces, coaxLossDb, coaxReachM, cutLengthM, DEFAULT_BUDGET_DB, lengthStep, pieceSumM, type AdapterModel, type CableModel } from '#core/cable'
-import { takesProtected, type Port } from '#core/catalog'
-import { own, type Link, type Plan } from '#core/plan'
-import { formatLabel, hdmiRate, linksOf, sdiRate, SDI_CLASS_ROWS, setsContain, SIGNAL_TITLES, type ConnectorId, type VideoFormat } from '#core/signal'
-import { gathers, type Node } from './resolve'
+import {
+  type AdapterModel,
+  type CableModel,
+  DEFAULT_BUDGET_DB,
+  choosePieces,
+  coaxLossDb,
+  coaxReachM,
+  cutLengthM,
+  lengthStep,
+  pieceSumM,
+} from '#core/cable'
+import { type Port, takesProtected } from '#core/catalog'
+import { type Link, type Plan, own } from '#core/document'
+import {
+  type ConnectorId,
+  SDI_CLASS_ROWS,
+  SIGNAL_TITLES,
+  type VideoFormat,
+  formatLabel,
+  hdmiRate,
+  linksOf,
+  sdiRate,
+  setsContain,
+} from '#core/signal'
+import { type DeviceNode, gathers } from './resolve'
 import type { Signal } from './signal'
 import type { Carriage, Caution, Mismatch, Stop } from './stop'
 
@@ -33,20 +53,38 @@ export interface Lead {
 }
 
 /** The lead of a link, looked up in the plan. */
-export function leadOf(plan: Plan, link: Link): Lead {
+export function leadOf(plan: Pick<Plan, 'leads'>, link: Link): Lead {
   const adapter = (id: string | undefined) => own(plan.leads, id) as AdapterModel | undefined
-  return { cable: plan.leads[link.cable] as CableModel, fromAdapter: adapter(link.adapters?.from), toAdapter: adapter(link.adapters?.to) }
+  return {
+    cable: plan.leads[link.cable] as CableModel,
+    fromAdapter: adapter(link.adapters?.from),
+    toAdapter: adapter(link.adapters?.to),
+  }
 }
 
 /**
  * Judges a cable between an output and an input for one picture: connectors, carriage, port classes, length, in the
  * order in which the light meets them. Whether the input accepts the format is judged by `accepts`.
  */
-export function carry(signal: Pick<Signal, 'format' | 'coding'>, out: Port, lead: Lead, link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>, input: Port): Carried {
+export function carry(
+  signal: Pick<Signal, 'format' | 'coding'>,
+  out: Port,
+  lead: Lead,
+  link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>,
+  input: Port,
+): Carried {
   const mismatch = joins(out, lead, input)
   if (mismatch) return { stop: { why: 'connector', mismatch } }
   const carriage = carriageOf(signal, out)
-  if (!carriage) return { stop: { why: 'class', end: 'link', needs: formatLabel(signal.format), limit: `${SIGNAL_TITLES[out.carries]} has no such format` } }
+  if (!carriage)
+    return {
+      stop: {
+        why: 'class',
+        end: 'link',
+        needs: formatLabel(signal.format),
+        limit: `${SIGNAL_TITLES[out.carries]} has no such format`,
+      },
+    }
   const atOutput = overClass(carriage, out, 'from')
   if (atOutput) return { stop: atOutput }
   const figures = measure(carriage, lead.cable, link, input)
@@ -58,7 +96,9 @@ function carriageOf({ format, coding }: Pick<Signal, 'format' | 'coding'>, out: 
   if (out.carries === 'sdi') {
     const found = sdiRate(format, coding)
     const bitsPerS = found && found.bitsPerS / linksOf(out.connector)
-    return bitsPerS === undefined ? undefined : { bitsPerS, sdiClass: SDI_CLASS_ROWS.find(row => bitsPerS <= row.bitsPerS)!.class }
+    return bitsPerS === undefined
+      ? undefined
+      : { bitsPerS, sdiClass: SDI_CLASS_ROWS.find(row => bitsPerS <= row.bitsPerS)!.class }
   }
   return hdmiRate(format, coding)
 }
@@ -77,10 +117,14 @@ export function overClass(carriage: Carriage, port: Port, end: 'from' | 'to'): S
 
 /** Undefined when plug meets socket all the way; a cable that works both ways may be turned round. */
 export function joins(out: Port, { cable, fromAdapter, toAdapter }: Lead, input: Port): Mismatch | undefined {
-  const ends = { from: { carries: out.carries, connector: out.connector }, to: { carries: input.carries, connector: input.connector } }
+  const ends = {
+    from: { carries: out.carries, connector: out.connector },
+    to: { carries: input.carries, connector: input.connector },
+  }
   if (out.carries !== input.carries || cable.carries !== out.carries) return { by: 'kind', ...ends }
   const [a, b] = cable.ends
-  const fits = (first: ConnectorId, last: ConnectorId) => meets(out.connector, fromAdapter, first) && meets(input.connector, toAdapter, last)
+  const fits = (first: ConnectorId, last: ConnectorId) =>
+    meets(out.connector, fromAdapter, first) && meets(input.connector, toAdapter, last)
   return fits(a, b) || (!cable.oneWay && fits(b, a)) ? undefined : { by: 'shape', ...ends }
 }
 
@@ -94,25 +138,41 @@ function meets(socket: ConnectorId, adapter: AdapterModel | undefined, plug: Con
  * The pieces of a link, chosen or next in stock for its route, and their sum. `noPiece`: the route is known, and
  * nothing on sale is that long; the cut length stands for the sum then.
  */
-export function lengthOf(cable: CableModel, link: Pick<Link, 'routeM' | 'pieces'>): { readonly pieces?: readonly number[], readonly lengthM?: number, readonly noPiece: boolean } {
-  const pieces = link.pieces ?? (link.routeM === undefined ? undefined : choosePieces(cable, cutLengthM(link.routeM))?.pieces)
+export function lengthOf(
+  cable: CableModel,
+  link: Pick<Link, 'routeM' | 'pieces'>,
+): { readonly pieces?: readonly number[]; readonly lengthM?: number; readonly noPiece: boolean } {
+  const pieces =
+    link.pieces ?? (link.routeM === undefined ? undefined : choosePieces(cable, cutLengthM(link.routeM))?.pieces)
   if (pieces) return { pieces, lengthM: pieceSumM(pieces), noPiece: false }
   return link.routeM === undefined ? { noPiece: false } : { lengthM: cutLengthM(link.routeM), noPiece: true }
 }
 
-function measure(carriage: Carriage, cable: CableModel, link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>, input: Port): Carried {
+function measure(
+  carriage: Carriage,
+  cable: CableModel,
+  link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>,
+  input: Port,
+): Carried {
   const { pieces: chosen, lengthM, noPiece } = lengthOf(cable, link)
   const couplers = (link.couplers ?? 0) + Math.max(0, (chosen?.length ?? 1) - 1)
   const base = { ...carriage, lengthM, pieces: chosen }
   const law = cable.reach
-  if (law.by === 'attenuation') {
+  if (law.kind === 'attenuation') {
     const cls = carriage.sdiClass!
     const reachM = coaxReachM(law, cls, couplers, input.budgetDb)
     const budgetDb = input.budgetDb?.[cls] ?? DEFAULT_BUDGET_DB[cls]
     if (lengthM === undefined) return { figures: { ...base, reachM, budgetDb } }
     const lossDb = coaxLossDb(law, cls, lengthM, couplers)
     const used = Math.max(lossDb / budgetDb, lengthM / reachM)
-    const figures: CableFigures = { ...base, reachM, budgetDb, lossDb, used, ...(used > 0.9 && used <= 1 ? { caution: { why: 'near-reach' } } : {}) }
+    const figures: CableFigures = {
+      ...base,
+      reachM,
+      budgetDb,
+      lossDb,
+      used,
+      ...(used > 0.9 && used <= 1 ? { caution: { why: 'near-reach' } } : {}),
+    }
     return { figures, stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined }
   }
   const { warnM, faultM } = lengthStep(law.steps, carriage.bitsPerS)
@@ -121,12 +181,18 @@ function measure(carriage: Carriage, cable: CableModel, link: Pick<Link, 'routeM
   if (lengthM === undefined) return { figures: { ...base, reachM } }
   const used = lengthM / reachM
   const schooled = warnM < faultM
-  const caution: Caution | undefined = used > 1
-    ? undefined
-    : schooled && lengthM > warnM
-      ? { why: 'long', warnM, faultM }
-      : !schooled && used > 0.9 ? { why: 'near-reach' } : undefined
-  return { figures: { ...base, reachM, used, ...(caution ? { caution } : {}) }, stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined }
+  const caution: Caution | undefined =
+    used > 1
+      ? undefined
+      : schooled && lengthM > warnM
+        ? { why: 'long', warnM, faultM }
+        : !schooled && used > 0.9
+          ? { why: 'near-reach' }
+          : undefined
+  return {
+    figures: { ...base, reachM, used, ...(caution ? { caution } : {}) },
+    stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined,
+  }
 }
 
 /** Segmented frame travels as interlaced of the same raster and rate; two formats alike on the wire show alike. */
@@ -135,20 +201,29 @@ function onTheWire(format: VideoFormat): VideoFormat {
 }
 
 /** Whether an input takes the picture for what it is besides its format: protection, level, division. */
-export function bars({ model }: Pick<Node, 'model'>, input: Port, signal: Signal, carriage: Carriage | undefined): Stop | undefined {
+export function bars(
+  { model }: Pick<DeviceNode, 'model'>,
+  input: Port,
+  signal: Signal,
+  carriage: Carriage | undefined,
+): Stop | undefined {
   if (signal.protected && !takesProtected(model, input)) return { why: 'protected' }
-  if (carriage?.sdiClass === '3G' && input.levels && !input.levels.includes(signal.level)) return { why: 'level', sends: signal.level, takes: input.levels }
-  if (linksOf(input.connector) > 1 && input.divisions && !input.divisions.includes(signal.division)) return { why: 'division', sends: signal.division, takes: input.divisions }
+  if (carriage?.sdiClass === '3G' && input.levels && !input.levels.includes(signal.level))
+    return { why: 'level', sends: signal.level, takes: input.levels }
+  if (linksOf(input.connector) > 1 && input.divisions && !input.divisions.includes(signal.division))
+    return { why: 'division', sends: signal.division, takes: input.divisions }
   return undefined
 }
 
 /** Whether an input takes a format; `strict` compares raster, scan and exact rate with the operating standard. */
-export function accepts(node: Node, input: Port, format: VideoFormat): Stop | undefined {
+export function accepts(node: DeviceNode, input: Port, format: VideoFormat): Stop | undefined {
   if (input.takes === 'standard') {
     const standard = node.standard!
     const a = onTheWire(format)
     const b = onTheWire(standard)
-    return a.raster === b.raster && a.scan === b.scan && a.rate === b.rate ? undefined : { why: 'standard', sends: format, standard }
+    return a.raster === b.raster && a.scan === b.scan && a.rate === b.rate
+      ? undefined
+      : { why: 'standard', sends: format, standard }
   }
   if (!input.takes || setsContain(input.takes, format) || setsContain(input.takes, onTheWire(format))) return undefined
   return { why: node.model.role === 'way' && !gathers(node) ? 'not-passed' : 'not-taken', sends: format }

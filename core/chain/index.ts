@@ -1,8 +1,24 @@
-export * from './resolve'
-export * from './signal'
-export * from './stop'
-export * from './carry'
-export * from './pass'
-export * from './trace'
-export * from './runs'
-export * from './sound'
+export { CHAIN_ANCHORS } from './anchors'
+export { accepts, bars, carry, leadOf, lengthOf, overClass } from './carry'
+export { linkMinor, planMinor, planWatts } from './cost'
+export { type KitLine, kitLines, kitMinor } from './kit'
+export { deviceName, endName, runWith, socketName, stoppedBy, wireAt } from './lookup'
+export { lostDevices } from './loss'
+export { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
+export {
+  type Beside,
+  type DeviceNode,
+  type Socket,
+  type Wire,
+  gathers,
+  isSwitcher,
+  outputFormat,
+  resolve,
+  socketKey,
+} from './resolve'
+export { type Run, runsOf } from './runs'
+export { type DelayMs, type Signal, delayMs } from './signal'
+export { openingOf } from './sound'
+export type { Stop } from './stop'
+export { type WireTrace, slowestMs, trace } from './trace'
+export { Traced, tracedOf } from './traced'

@@ -1,25 +1,27 @@
-import { makesOf, type Model, type Port } from '#core/catalog'
-import { own, type Device, type Link, type LinkEnd, type Plan } from '#core/plan'
+import { type Model, type Port, makesOf } from '#core/catalog'
+import { type Device, type Link, type LinkEnd, type Plan, own } from '#core/document'
 import type { VideoFormat } from '#core/signal'
 
 /** A device with its model and with the settings that hold where the plan says nothing. */
-export interface Node {
+export interface DeviceNode {
   readonly id: string
   readonly device: Device
   readonly model: Model
-  /** Stages: the standard set, or the first that the model offers. */
+  /** Switchers: the standard set, or the first that the model offers. */
   readonly standard: VideoFormat | undefined
 }
 
 /** A switcher: its mix buses work in one operating standard. */
-export const isStage = ({ model }: Pick<Node, 'model'>): boolean => model.paths.some(path => path.format === 'standard')
+export const isSwitcher = ({ model }: Pick<DeviceNode, 'model'>): boolean =>
+  model.paths.some(path => path.format === 'standard')
 
 /** A device that makes one picture of many: a switcher or a multiviewer. Runs end and begin there. */
-export const gathers = ({ model }: Pick<Node, 'model'>): boolean => model.paths.some(({ format }) => format === 'standard' || format === 'tiles')
+export const gathers = ({ model }: Pick<DeviceNode, 'model'>): boolean =>
+  model.paths.some(({ format }) => format === 'standard' || format === 'tiles')
 
 /** A port in use, found in the plan; `port` is absent where the model has no such port. */
 export interface Socket {
-  readonly node: Node
+  readonly node: DeviceNode
   readonly portId: string
   readonly port: Port | undefined
 }
@@ -33,8 +35,8 @@ export interface Wire {
 
 /** The plan as a graph. Maps iterate in the order of ids, so that results do not depend on the file's order. */
 export interface Chain {
-  readonly plan: Plan
-  readonly nodes: ReadonlyMap<string, Node>
+  readonly leads: Plan['leads']
+  readonly nodes: ReadonlyMap<string, DeviceNode>
   readonly wires: ReadonlyMap<string, Wire>
   /** Wires by the socket that they leave or enter, `device/port`. */
   readonly leaving: ReadonlyMap<string, readonly Wire[]>
@@ -49,11 +51,12 @@ export function firstFormat(sets: Model['standards']): VideoFormat | undefined {
 }
 
 /** The format an output is set to, or the first that it can make. */
-export function outputFormat(node: Node, portId: string): VideoFormat | undefined {
+export function outputFormat(node: DeviceNode, portId: string): VideoFormat | undefined {
   return own(node.device.ports, portId)?.format ?? firstFormat(makesOf(node.model, portId, node.device.mode))
 }
 
-const byId = <T>(map: Readonly<Record<string, T>>): [string, T][] => Object.entries(map).sort(([a], [b]) => (a < b ? -1 : 1))
+const byId = <T>(map: Readonly<Record<string, T>>): [string, T][] =>
+  Object.entries(map).sort(([a], [b]) => (a < b ? -1 : 1))
 
 /** What a link carries that is no picture; undefined for pictures. */
 export function besideOf({ from, to }: Wire): Beside | undefined {
@@ -64,8 +67,8 @@ export function besideOf({ from, to }: Wire): Beside | undefined {
 export type Beside = 'sound' | 'control'
 
 /** Builds the graph of a valid plan. Linear in devices and links. */
-export function resolve(plan: Plan): Chain {
-  const nodes = new Map<string, Node>()
+export function resolve(plan: Pick<Plan, 'devices' | 'models' | 'links' | 'leads'>): Chain {
+  const nodes = new Map<string, DeviceNode>()
   for (const [id, device] of byId(plan.devices)) {
     const model = plan.models[device.model]!
     nodes.set(id, { id, device, model, standard: device.standard ?? firstFormat(model.standards) })
@@ -91,5 +94,5 @@ export function resolve(plan: Plan): Chain {
     file(leaving, link.from, wire)
     file(entering, link.to, wire)
   }
-  return { plan, nodes, wires, leaving, entering }
+  return { leads: plan.leads, nodes, wires, leaving, entering }
 }

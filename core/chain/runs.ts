@@ -1,17 +1,17 @@
 import { carriesPicture, isBeside } from '#core/catalog'
-import type { Segment, LinkEnd } from '#core/plan'
+import type { LinkEnd, Plan, Segment } from '#core/document'
 import { pathFrom } from './pass'
-import { gathers, socketKey, type Beside, type Chain, type Wire } from './resolve'
-import { upstream, type Trace, type WireTrace } from './trace'
+import { type Beside, type Chain, type Wire, gathers, socketKey } from './resolve'
+import { type Trace, type WireTrace, upstream } from './trace'
 
 /** One signal's whole way, from the output where it begins to the input where it ends; named by its last link. */
 export interface Run {
   readonly id: string
   /** Links in the order of the light. Runs behind a splitter share their first ones. */
   readonly links: readonly WireTrace[]
-  /** The output of a source or stage; absent where the run hangs on nothing. */
+  /** The output of a source or switcher; absent where the run hangs on nothing. */
   readonly origin: LinkEnd | undefined
-  /** The input of a stage or sink; absent where the run leads nowhere. */
+  /** The input of a switcher or sink; absent where the run leads nowhere. */
   readonly end: LinkEnd | undefined
   readonly lit: boolean
   /** Carries no picture, but this, from plug to plug. */
@@ -32,9 +32,13 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
       links.unshift(traced.wires.get(step.id)!)
     }
     const first = links[0]!.wire.from
-    const hangs = !first || first.port?.dir !== 'out' || !(first.node.model.role === 'source' || isBeside(first.node.model) || gathers(first.node))
+    const hangs =
+      !first ||
+      first.port?.dir !== 'out' ||
+      !(first.node.model.role === 'source' || isBeside(first.node.model) || gathers(first.node))
     const to = wire.to
-    const ends = to && to.port?.dir === 'in' && (gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
+    const ends =
+      to && to.port?.dir === 'in' && (gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
     runs.push({
       id: wire.id,
       links,
@@ -50,19 +54,21 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
 
 /** A link is the last of its run unless a link leaves the device that it enters. */
 function isLast(chain: Chain, { to }: Wire): boolean {
-  if (!to || to.port?.dir !== 'in' || gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port)) return true
+  if (!to || to.port?.dir !== 'in' || gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
+    return true
   return !(pathFrom(to.node, to.portId)?.to ?? []).some(outId => chain.leaving.has(socketKey(to.node.id, outId)))
 }
 
 /** A picture that somebody counts on: a run to an input or a sink, a source that goes nowhere, a want that nothing feeds. */
 export type Picture =
-  | { readonly of: 'run', readonly run: Run, readonly lit: boolean }
-  | { readonly of: 'source', readonly device: string, readonly lit: false }
-  | { readonly of: 'want', readonly want: string, readonly lit: false }
+  | { readonly of: 'run'; readonly run: Run; readonly lit: boolean }
+  | { readonly of: 'source'; readonly device: string; readonly lit: false }
+  | { readonly of: 'want'; readonly want: string; readonly lit: false }
 
 /** The pictures wanted by the plan, or by one segment of it. */
-export function picturesOf(chain: Chain, runs: readonly Run[], segment?: Segment): Picture[] {
-  const active = (device: string) => !segment?.sources || chain.nodes.get(device)?.model.role !== 'source' || segment.sources.includes(device)
+export function picturesOf(chain: Chain, wants: Plan['wants'], runs: readonly Run[], segment?: Segment): Picture[] {
+  const active = (device: string) =>
+    !segment?.sources || chain.nodes.get(device)?.model.role !== 'source' || segment.sources.includes(device)
   const pictures: Picture[] = []
   const arrivesSomewhere = new Set<string>()
   const fedSinks = new Set<string>()
@@ -73,9 +79,10 @@ export function picturesOf(chain: Chain, runs: readonly Run[], segment?: Segment
     if (run.end && (!run.origin || active(run.origin.device))) pictures.push({ of: 'run', run, lit: run.lit })
   }
   for (const node of chain.nodes.values()) {
-    if (node.model.role === 'source' && active(node.id) && !arrivesSomewhere.has(node.id)) pictures.push({ of: 'source', device: node.id, lit: false })
+    if (node.model.role === 'source' && active(node.id) && !arrivesSomewhere.has(node.id))
+      pictures.push({ of: 'source', device: node.id, lit: false })
   }
-  for (const [want, { sink }] of Object.entries(chain.plan.wants)) {
+  for (const [want, { sink }] of Object.entries(wants)) {
     if (!fedSinks.has(sink)) pictures.push({ of: 'want', want, lit: false })
   }
   return pictures

@@ -1,6 +1,15 @@
 import type { Delay, Feed } from '#core/catalog'
-import { frameMs, type Aspect, type Coding, type Division, type Level, type Range, type Transfer, type VideoFormat } from '#core/signal'
-import type { LinkEnd } from '#core/plan'
+import type { LinkEnd } from '#core/document'
+import {
+  type Aspect,
+  type Coding,
+  type Division,
+  type Level,
+  type Range,
+  type Transfer,
+  type VideoFormat,
+  frameMs,
+} from '#core/signal'
 
 /** A delay in milliseconds, from best to worst case. */
 export interface DelayMs {
@@ -15,11 +24,11 @@ export const NO_DELAY: DelayMs = { min: 0, typ: 0, max: 0 }
 export interface Signal {
   readonly format: VideoFormat
   readonly coding: Coding
-  /** The output where the run begins: of a source, or of a stage. */
+  /** The output where the run begins: of a source, or of a switcher. */
   readonly origin: LinkEnd
   /** The output whose setting decided the format: the origin, or a scaler on the way. */
   readonly setBy: LinkEnd
-  /** What a stage's output carries; absent for sources. */
+  /** What a switcher's output carries; absent for sources. */
   readonly feed?: Feed
   /** Since the origin, the origin's own delay included. */
   readonly delay: DelayMs

@@ -1,7 +1,7 @@
 import { portsOf } from '#core/catalog'
-import { own, type Opening } from '#core/plan'
-import { besideOf, isStage, socketKey, type Chain, type Node, type Socket } from './resolve'
-import { addDelay, delayMs, NO_DELAY, type DelayMs } from './signal'
+import { type Opening, own } from '#core/document'
+import { type Chain, type DeviceNode, type Socket, besideOf, isSwitcher, socketKey } from './resolve'
+import { type DelayMs, NO_DELAY, addDelay, delayMs } from './signal'
 import type { Trace } from './trace'
 
 /** Sounds by the device that makes them, each with what delays it so far beside the picture that it travels with. */
@@ -16,26 +16,27 @@ export interface SoundTrace {
   readonly heard: ReadonlyMap<string, Sounds>
 }
 
-/** How an input of a stage is opened: sound plugs are open unless they are shut, sound beside a picture the other way round. */
+/** How an input of a switcher is opened: sound plugs are open unless they are shut, sound beside a picture the other way round. */
 export function openingOf({ node, portId, port }: Socket): Opening {
   return own(node.device.ports, portId)?.sound ?? (port?.carries === 'sound' ? 'fixed' : 'shut')
 }
 
 /**
  * Follows sound from every device that makes it, through sound leads and beside the pictures that arrive, to the
- * sinks. A stage mixes what its open inputs bring and puts it beside every output that carries sound. Sets only grow,
+ * sinks. A switcher mixes what its open inputs bring and puts it beside every output that carries sound. Sets only grow,
  * so rings come to rest; linear in links times sounds.
  */
 export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
   const arriving = new Map<string, Map<string, DelayMs>>()
   const mixes = new Map<string, Map<string, DelayMs>>()
   const heard = new Map<string, Map<string, DelayMs>>()
-  const queue: [Node, string, string, DelayMs][] = []
+  const queue: [DeviceNode, string, string, DelayMs][] = []
 
   for (const node of chain.nodes.values()) {
     const { role } = node.model
     if (role !== 'source' && role !== 'sound') continue
-    for (const [portId, port] of portsOf(node.model, 'out')) if (port.sound) queue.push([node, portId, node.id, NO_DELAY])
+    for (const [portId, port] of portsOf(node.model, 'out'))
+      if (port.sound) queue.push([node, portId, node.id, NO_DELAY])
   }
   for (let next = queue.pop(); next; next = queue.pop()) {
     const [node, portId, origin, delay] = next
@@ -49,7 +50,7 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
   function enter(to: Socket, origin: string, delay: DelayMs, plug: boolean): void {
     const { node, portId, port } = to
     if (!note(arriving, socketKey(node.id, portId), origin, delay)) return
-    if (isStage(node)) {
+    if (isSwitcher(node)) {
       if (!port?.sound || openingOf(to) === 'shut') return
       const held = own(node.device.ports, portId)?.soundDelayMs ?? 0
       const mixed = addDelay(delay, { min: held, typ: held, max: held })

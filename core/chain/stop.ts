@@ -3,48 +3,48 @@ import type { ConnectorId, Division, Level, SdiClass, SignalKind, VideoFormat } 
 /** Why a picture goes no farther on a link. One link has at most one reason: the first along the light. */
 export type Stop =
   /** The model has no port of that name at this end. */
-  | { readonly why: 'no-port', readonly end: 'from' | 'to' }
+  | { readonly why: 'no-port'; readonly end: 'from' | 'to' }
   /** The end stands in a port of the wrong direction. */
-  | { readonly why: 'direction', readonly ends: readonly ('from' | 'to')[] }
-  | { readonly why: 'loose', readonly end: 'from' | 'to' }
+  | { readonly why: 'direction'; readonly ends: readonly ('from' | 'to')[] }
+  | { readonly why: 'loose'; readonly end: 'from' | 'to' }
   /** The output feeds `other` already. */
-  | { readonly why: 'double-output', readonly other: string }
-  | { readonly why: 'connector', readonly mismatch: Mismatch }
+  | { readonly why: 'double-output'; readonly other: string }
+  | { readonly why: 'connector'; readonly mismatch: Mismatch }
   /** A cable that works one way only lies the wrong way round. */
   | { readonly why: 'turned' }
   /** No port class or carriage on this link takes the format; `end` says whose limit it is. */
-  | { readonly why: 'class', readonly end: 'from' | 'to' | 'link', readonly needs: string, readonly limit: string }
-  | { readonly why: 'too-far', readonly lengthM: number, readonly reachM: number, readonly noPiece: boolean }
+  | { readonly why: 'class'; readonly end: 'from' | 'to' | 'link'; readonly needs: string; readonly limit: string }
+  | { readonly why: 'too-far'; readonly lengthM: number; readonly reachM: number; readonly noPiece: boolean }
   /** The input holds `other` already. */
-  | { readonly why: 'double-input', readonly other: string }
-  | { readonly why: 'standard', readonly sends: VideoFormat, readonly standard: VideoFormat }
+  | { readonly why: 'double-input'; readonly other: string }
+  | { readonly why: 'standard'; readonly sends: VideoFormat; readonly standard: VideoFormat }
   /** A listed input does not have the format. */
-  | { readonly why: 'not-taken', readonly sends: VideoFormat }
+  | { readonly why: 'not-taken'; readonly sends: VideoFormat }
   /** A device in the run does not pass the format. */
-  | { readonly why: 'not-passed', readonly sends: VideoFormat }
+  | { readonly why: 'not-passed'; readonly sends: VideoFormat }
   /** Content-protected, and the input does not take that. */
   | { readonly why: 'protected' }
   /** The receiver takes the other level of 3G-SDI alone. */
-  | { readonly why: 'level', readonly sends: Level, readonly takes: readonly Level[] }
+  | { readonly why: 'level'; readonly sends: Level; readonly takes: readonly Level[] }
   /** 2160 over several links is divided otherwise than the receiver puts it together. */
-  | { readonly why: 'division', readonly sends: Division, readonly takes: readonly Division[] }
+  | { readonly why: 'division'; readonly sends: Division; readonly takes: readonly Division[] }
   /** Goes into a device of the run whose outputs lead nowhere. */
   | { readonly why: 'dead-end' }
   /** Comes from a device that no source reaches: the first device without an input, or a ring. */
-  | { readonly why: 'no-source', readonly device: string }
+  | { readonly why: 'no-source'; readonly device: string }
 
 /** Where the shapes or the kinds along a link differ. */
 export interface Mismatch {
   /** `kind`: the ports carry different signals, so only a converter joins them. `shape`: an adapter would do. */
   readonly by: 'kind' | 'shape'
-  readonly from: { readonly carries: SignalKind, readonly connector: ConnectorId }
-  readonly to: { readonly carries: SignalKind, readonly connector: ConnectorId }
+  readonly from: { readonly carries: SignalKind; readonly connector: ConnectorId }
+  readonly to: { readonly carries: SignalKind; readonly connector: ConnectorId }
 }
 
 /** What may fail on the day although the picture arrives. */
 export type Caution =
   /** Beyond the school's warning length. */
-  | { readonly why: 'long', readonly warnM: number, readonly faultM: number }
+  | { readonly why: 'long'; readonly warnM: number; readonly faultM: number }
   /** Between 90 and 100 % of reach. */
   | { readonly why: 'near-reach' }
 

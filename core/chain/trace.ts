@@ -1,10 +1,19 @@
-import { carriesPicture, followsSink, makesOf, portsOf, type Path } from '#core/catalog'
-import { own } from '#core/plan'
-import { differsBy1001, setsContain, type VideoFormat } from '#core/signal'
-import { accepts, bars, carry, joins, leadOf, lengthOf, overClass, type CableFigures } from './carry'
+import { type Path, carriesPicture, followsSink, makesOf, portsOf } from '#core/catalog'
+import { own } from '#core/document'
+import { type VideoFormat, differsBy1001, setsContain } from '#core/signal'
+import { type CableFigures, accepts, bars, carry, joins, leadOf, lengthOf, overClass } from './carry'
 import { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
-import { besideOf, gathers, outputFormat, socketKey, type Beside, type Chain, type Node, type Wire } from './resolve'
-import { addDelay, delayMs, spanDelay, type DelayMs, type Signal } from './signal'
+import {
+  type Beside,
+  type Chain,
+  type DeviceNode,
+  type Wire,
+  besideOf,
+  gathers,
+  outputFormat,
+  socketKey,
+} from './resolve'
+import { type DelayMs, type Signal, addDelay, delayMs, spanDelay } from './signal'
 import type { Stop } from './stop'
 
 /** What one link does in the traced plan. */
@@ -22,27 +31,27 @@ export interface WireTrace {
   readonly beside?: Beside
 }
 
-export interface StageTrace {
+export interface SwitcherTrace {
   /** Inputs that show a picture. */
   readonly lit: number
-  /** From the slowest and fastest lit source to the stage's outputs, every stage before it included. */
+  /** From the slowest and fastest lit source to the switcher's outputs, every switcher before it included. */
   readonly delay: DelayMs | undefined
 }
 
 export interface Trace {
   readonly wires: ReadonlyMap<string, WireTrace>
-  readonly stages: ReadonlyMap<string, StageTrace>
+  readonly switchers: ReadonlyMap<string, SwitcherTrace>
 }
 
 /**
- * Follows every picture from its source through all links and devices, at any depth of cascade. A stage's outputs
- * are lit when at least one of its inputs is; their format is the operating standard, so rings of stages need no
+ * Follows every picture from its source through all links and devices, at any depth of cascade. A switcher's outputs
+ * are lit when at least one of its inputs is; their format is the operating standard, so rings of switchers need no
  * iteration. Linear in links.
  */
 export function trace(chain: Chain): Trace {
   const wires = new Map<string, WireTrace>()
   const lit = new Map<string, number>()
-  const queue: [Node, string, Signal][] = []
+  const queue: [DeviceNode, string, Signal][] = []
 
   for (const wire of chain.wires.values()) {
     const stop = structuralStop(wire)
@@ -70,7 +79,7 @@ export function trace(chain: Chain): Trace {
   for (const wire of chain.wires.values()) {
     if (!wires.has(wire.id)) wires.set(wire.id, { wire, stop: missingSource(chain, wire), arrives: false })
   }
-  return { wires, stages: stageDelays(chain, wires, lit) }
+  return { wires, switchers: switcherDelays(chain, wires, lit) }
 
   function enter({ wire, signal }: WireTrace): void {
     const { node, portId } = wire.to!
@@ -80,7 +89,12 @@ export function trace(chain: Chain): Trace {
       if (before > 0) return
       for (const path of node.model.paths) {
         for (const outId of path.to) {
-          const out = path.format === 'standard' ? mixedBy(node, path, outId) : path.format === 'tiles' ? tiledBy(node, path, outId) : undefined
+          const out =
+            path.format === 'standard'
+              ? mixedBy(node, path, outId)
+              : path.format === 'tiles'
+                ? tiledBy(node, path, outId)
+                : undefined
           if (out) queue.push([node, outId, out])
         }
       }
@@ -91,8 +105,9 @@ export function trace(chain: Chain): Trace {
   }
 }
 
-/** Typical delay of the slowest lit picture at any stage's outputs, ms; 0 in the dark. */
-export const slowestMs = ({ stages }: Trace): number => Math.max(0, ...[...stages.values()].map(({ delay }) => delay?.typ ?? 0))
+/** Typical delay of the slowest lit picture at any switcher's outputs, ms; 0 in the dark. */
+export const slowestMs = ({ switchers }: Trace): number =>
+  Math.max(0, ...[...switchers.values()].map(({ delay }) => delay?.typ ?? 0))
 
 /** What is wrong with a link whatever it carries. */
 function structuralStop({ from, to }: Wire): Stop | undefined {
@@ -109,12 +124,20 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
   if (first !== wire) return { wire, signal, stop: { why: 'double-output', other: first.id }, arrives: false }
   if (!wire.to) return { wire, signal, stop: { why: 'loose', end: 'to' }, arrives: false }
   const { node, portId, port } = wire.to
-  if (wire.link.turned && leadOf(chain.plan, wire.link).cable.oneWay) return { wire, signal, stop: { why: 'turned' }, arrives: false }
-  const carried = carry(signal, wire.from!.port!, leadOf(chain.plan, wire.link), wire.link, port!)
+  if (wire.link.turned && leadOf(chain, wire.link).cable.oneWay)
+    return { wire, signal, stop: { why: 'turned' }, arrives: false }
+  const carried = carry(signal, wire.from!.port!, leadOf(chain, wire.link), wire.link, port!)
   const refused = accepts(node, port!, signal.format)
   const chosen = refused?.why === 'standard' && mayChoose(chain, signal, refused.standard)
   const stop = carried.stop ?? (chosen ? undefined : refused) ?? bars(node, port!, signal, carried.figures) ?? beyond()
-  return { wire, signal, figures: carried.figures, stop, arrives: stop === undefined, ...(chosen && !stop ? { chosen } : {}) }
+  return {
+    wire,
+    signal,
+    figures: carried.figures,
+    stop,
+    arrives: stop === undefined,
+    ...(chosen && !stop ? { chosen } : {}),
+  }
 
   function beyond(): Stop | undefined {
     const holder = chain.entering.get(socketKey(node.id, portId))![0]!
@@ -133,9 +156,15 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
 function mayChoose(chain: Chain, { format, setBy }: Signal, standard: VideoFormat): boolean {
   const node = chain.nodes.get(setBy.device)!
   const output = node.model.ports[setBy.port]
-  return output !== undefined && followsSink(node.model, output) && own(node.device.ports, setBy.port)?.format === undefined
-    && format.raster === standard.raster && format.scan === standard.scan && differsBy1001(format.rate, standard.rate)
-    && setsContain(makesOf(node.model, setBy.port, node.device.mode), standard)
+  return (
+    output !== undefined &&
+    followsSink(node.model, output) &&
+    own(node.device.ports, setBy.port)?.format === undefined &&
+    format.raster === standard.raster &&
+    format.scan === standard.scan &&
+    differsBy1001(format.rate, standard.rate) &&
+    setsContain(makesOf(node.model, setBy.port, node.device.mode), standard)
+  )
 }
 
 /** A link of sound or control: only its plugs are judged. */
@@ -145,7 +174,7 @@ function plugged(chain: Chain, wire: Wire, beside: Beside): WireTrace {
     const first = chain.leaving.get(socketKey(from.node.id, from.portId))![0]!
     if (first !== wire) return { why: 'double-output', other: first.id }
     if (!wire.to) return { why: 'loose', end: 'to' }
-    const lead = leadOf(chain.plan, wire.link)
+    const lead = leadOf(chain, wire.link)
     if (wire.link.turned && lead.cable.oneWay) return { why: 'turned' }
     const mismatch = joins(from.port!, lead, wire.to.port!)
     if (mismatch) return { why: 'connector', mismatch }
@@ -154,8 +183,10 @@ function plugged(chain: Chain, wire: Wire, beside: Beside): WireTrace {
     // Sound that goes too far is still heard; control does not get through at all.
     const law = lead.cable.reach
     const { lengthM, noPiece } = lengthOf(lead.cable, wire.link)
-    const reachM = law.by === 'length' ? law.steps[0]!.faultM : Infinity
-    return beside === 'control' && lengthM !== undefined && (lengthM > reachM || noPiece) ? { why: 'too-far', lengthM, reachM, noPiece } : undefined
+    const reachM = law.kind === 'length' ? law.steps[0]!.faultM : Infinity
+    return beside === 'control' && lengthM !== undefined && (lengthM > reachM || noPiece)
+      ? { why: 'too-far', lengthM, reachM, noPiece }
+      : undefined
   }
   const found = stop()
   return { wire, beside, arrives: found === undefined, ...(found ? { stop: found } : {}) }
@@ -170,14 +201,16 @@ function missingSource(chain: Chain, wire: Wire): Stop | undefined {
     const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
     return !fed && first === wire ? { why: 'no-source', device: node.id } : undefined
   }
-  const inputs = node.model.paths.filter(path => path.to.includes(portId)).flatMap(path => inputsBefore(node, path, portId))
+  const inputs = node.model.paths
+    .filter(path => path.to.includes(portId))
+    .flatMap(path => inputsBefore(node, path, portId))
   const feeding = inputs.flatMap(id => chain.entering.get(socketKey(node.id, id)) ?? [])
   if (feeding.length > 0) return inRing(chain, wire) ? { why: 'no-source', device: node.id } : undefined
   const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
   return first === wire ? { why: 'no-source', device: node.id } : undefined
 }
 
-/** True for the link of lowest id in a ring of devices that are no stages. */
+/** True for the link of lowest id in a ring of devices that are no switchers. */
 function inRing(chain: Chain, start: Wire): boolean {
   const seen = new Set<string>()
   let least = start.id
@@ -189,24 +222,34 @@ function inRing(chain: Chain, start: Wire): boolean {
   return false
 }
 
-/** The link before this one in its run; undefined at a source, a stage or a gap. */
+/** The link before this one in its run; undefined at a source, a switcher or a gap. */
 export function upstream(chain: Chain, wire: Wire): Wire | undefined {
   const from = wire.from
   if (!from || gathers(from.node) || from.port?.dir !== 'out' || !carriesPicture(from.port)) return undefined
   for (const path of from.node.model.paths) {
     if (!path.to.includes(from.portId)) continue
     for (const inId of inputsBefore(from.node, path, from.portId)) {
-      const entering = chain.entering.get(socketKey(from.node.id, inId))?.find(candidate => (!candidate.to?.port || carriesPicture(candidate.to.port)) && (candidate.from !== undefined || candidate.to?.port?.dir === 'in'))
+      const entering = chain.entering
+        .get(socketKey(from.node.id, inId))
+        ?.find(
+          candidate =>
+            (!candidate.to?.port || carriesPicture(candidate.to.port)) &&
+            (candidate.from !== undefined || candidate.to?.port?.dir === 'in'),
+        )
       if (entering) return entering
     }
   }
   return undefined
 }
 
-function stageDelays(chain: Chain, wires: ReadonlyMap<string, WireTrace>, lit: ReadonlyMap<string, number>): Map<string, StageTrace> {
-  const done = new Map<string, StageTrace>()
+function switcherDelays(
+  chain: Chain,
+  wires: ReadonlyMap<string, WireTrace>,
+  lit: ReadonlyMap<string, number>,
+): Map<string, SwitcherTrace> {
+  const done = new Map<string, SwitcherTrace>()
   const open = new Set<string>()
-  const visit = (node: Node): StageTrace => {
+  const visit = (node: DeviceNode): SwitcherTrace => {
     const known = done.get(node.id)
     if (known) return known
     open.add(node.id)
@@ -219,17 +262,20 @@ function stageDelays(chain: Chain, wires: ReadonlyMap<string, WireTrace>, lit: R
           const traced = wires.get(wire.id)!
           if (!traced.arrives) continue
           const origin = chain.nodes.get(traced.signal!.origin.device)!
-          // A ring of stages adds nothing to the first pass of a picture through it.
+          // A ring of switchers adds nothing to the first pass of a picture through it.
           if (gathers(origin) && open.has(origin.id)) continue
-          const before = gathers(origin) ? beforeStage(visit(origin).delay, origin) : undefined
+          const before = gathers(origin) ? beforeSwitcher(visit(origin).delay, origin) : undefined
           const input = delayMs(node.model.ports[inId]?.delay, format)
-          const whole = addDelay(addDelay(before ? addDelay(before, traced.signal!.delay) : traced.signal!.delay, input), delayMs(path.delay, format))
+          const whole = addDelay(
+            addDelay(before ? addDelay(before, traced.signal!.delay) : traced.signal!.delay, input),
+            delayMs(path.delay, format),
+          )
           span = span ? spanDelay(span, whole) : whole
         }
       }
     }
     open.delete(node.id)
-    const result: StageTrace = { lit: lit.get(node.id) ?? 0, delay: span }
+    const result: SwitcherTrace = { lit: lit.get(node.id) ?? 0, delay: span }
     done.set(node.id, result)
     return result
   }
@@ -237,15 +283,19 @@ function stageDelays(chain: Chain, wires: ReadonlyMap<string, WireTrace>, lit: R
   return done
 }
 
-/** A stage's whole delay less its own path, which the signal that leaves it counts already. */
-function beforeStage(delay: DelayMs | undefined, stage: Node): DelayMs | undefined {
-  const path = stage.model.paths.find(candidate => gatheredFormat(stage, candidate))
+/** A switcher's whole delay less its own path, which the signal that leaves it counts already. */
+function beforeSwitcher(delay: DelayMs | undefined, switcher: DeviceNode): DelayMs | undefined {
+  const path = switcher.model.paths.find(candidate => gatheredFormat(switcher, candidate))
   if (!delay || !path) return undefined
-  const mine = delayMs(path.delay, gatheredFormat(stage, path)!)
+  const mine = delayMs(path.delay, gatheredFormat(switcher, path)!)
   return { min: delay.min - mine.min, typ: delay.typ - mine.typ, max: delay.max - mine.max }
 }
 
 /** The format of the picture that a path makes of many; undefined for other paths. */
-function gatheredFormat(node: Node, path: Path): VideoFormat | undefined {
-  return path.format === 'standard' ? node.standard : path.format === 'tiles' ? outputFormat(node, path.to[0]!) : undefined
+function gatheredFormat(node: DeviceNode, path: Path): VideoFormat | undefined {
+  return path.format === 'standard'
+    ? node.standard
+    : path.format === 'tiles'
+      ? outputFormat(node, path.to[0]!)
+      : undefined
 }

@@ -1,7 +1,13 @@
-import { rate, RATE_TEXTS, type RateText } from './rate'
+import { RATE_TEXTS, type RateText, rate } from './rate'
 
 export const RASTER_IDS = [
-  '720x480', '720x576', '1280x720', '1920x1080', '2048x1080', '3840x2160', '4096x2160',
+  '720x480',
+  '720x576',
+  '1280x720',
+  '1920x1080',
+  '2048x1080',
+  '3840x2160',
+  '4096x2160',
 ] as const
 export type RasterId = (typeof RASTER_IDS)[number]
 
@@ -34,26 +40,64 @@ export interface Raster {
   /** All lines of a frame, blanking included. */
   readonly totalLines: number
   /** All samples of a line, blanking included, by nominal rate and carriage; absent where no standard has it. */
-  readonly totalSamples: Readonly<Record<number, { readonly sdi?: number, readonly hdmi?: number }>>
+  readonly totalSamples: Readonly<Record<number, { readonly sdi?: number; readonly hdmi?: number }>>
 }
 
 const both = (samples: number) => ({ sdi: samples, hdmi: samples })
-const HD = { 24: both(2750), 25: both(2640), 30: both(2200), 48: both(2750), 50: both(2640), 60: both(2200), 100: { hdmi: 2640 }, 120: { hdmi: 2200 } }
-const UHD = { 24: both(5500), 25: both(5280), 30: both(4400), 48: both(5500), 50: both(5280), 60: both(4400), 100: { hdmi: 5280 }, 120: { hdmi: 4400 } }
+const HD = {
+  24: both(2750),
+  25: both(2640),
+  30: both(2200),
+  48: both(2750),
+  50: both(2640),
+  60: both(2200),
+  100: { hdmi: 2640 },
+  120: { hdmi: 2200 },
+}
+const UHD = {
+  24: both(5500),
+  25: both(5280),
+  30: both(4400),
+  48: both(5500),
+  50: both(5280),
+  60: both(4400),
+  100: { hdmi: 5280 },
+  120: { hdmi: 4400 },
+}
 
 /** Raster totals: SMPTE ST 274, ST 296, ST 2048-2, ST 2036-1 and CTA-861; SD after BT.601 (SD pixels go twice over HDMI). */
-export const RASTERS: ReadonlyMap<RasterId, Raster> = new Map<RasterId, Raster>([
-  { id: '720x480', width: 720, height: 480, totalLines: 525, totalSamples: { 30: both(858) } },
-  { id: '720x576', width: 720, height: 576, totalLines: 625, totalSamples: { 25: both(864) } },
-  {
-    id: '1280x720', width: 1280, height: 720, totalLines: 750,
-    totalSamples: { 24: { sdi: 4125, hdmi: 3300 }, 25: both(3960), 30: both(3300), 48: { hdmi: 2500 }, 50: both(1980), 60: both(1650), 100: { hdmi: 1980 }, 120: { hdmi: 1650 } },
-  },
-  { id: '1920x1080', width: 1920, height: 1080, totalLines: 1125, totalSamples: HD },
-  { id: '2048x1080', width: 2048, height: 1080, totalLines: 1125, totalSamples: Object.fromEntries(Object.entries(HD).map(([k, v]) => [k, 'sdi' in v ? { sdi: v.sdi } : {}])) },
-  { id: '3840x2160', width: 3840, height: 2160, totalLines: 2250, totalSamples: UHD },
-  { id: '4096x2160', width: 4096, height: 2160, totalLines: 2250, totalSamples: UHD },
-].map(raster => [raster.id as RasterId, raster as Raster]))
+export const RASTERS: ReadonlyMap<RasterId, Raster> = new Map<RasterId, Raster>(
+  [
+    { id: '720x480', width: 720, height: 480, totalLines: 525, totalSamples: { 30: both(858) } },
+    { id: '720x576', width: 720, height: 576, totalLines: 625, totalSamples: { 25: both(864) } },
+    {
+      id: '1280x720',
+      width: 1280,
+      height: 720,
+      totalLines: 750,
+      totalSamples: {
+        24: { sdi: 4125, hdmi: 3300 },
+        25: both(3960),
+        30: both(3300),
+        48: { hdmi: 2500 },
+        50: both(1980),
+        60: both(1650),
+        100: { hdmi: 1980 },
+        120: { hdmi: 1650 },
+      },
+    },
+    { id: '1920x1080', width: 1920, height: 1080, totalLines: 1125, totalSamples: HD },
+    {
+      id: '2048x1080',
+      width: 2048,
+      height: 1080,
+      totalLines: 1125,
+      totalSamples: Object.fromEntries(Object.entries(HD).map(([k, v]) => [k, 'sdi' in v ? { sdi: v.sdi } : {}])),
+    },
+    { id: '3840x2160', width: 3840, height: 2160, totalLines: 2250, totalSamples: UHD },
+    { id: '4096x2160', width: 4096, height: 2160, totalLines: 2250, totalSamples: UHD },
+  ].map(raster => [raster.id as RasterId, raster as Raster]),
+)
 
 export function raster(id: RasterId): Raster {
   const found = RASTERS.get(id)
@@ -63,11 +107,6 @@ export function raster(id: RasterId): Raster {
 
 export function sameFormat(a: VideoFormat, b: VideoFormat): boolean {
   return a.raster === b.raster && a.scan === b.scan && a.rate === b.rate
-}
-
-/** The fields in which two formats differ, in the order in which people name them. */
-export function differingFields(a: VideoFormat, b: VideoFormat): ('raster' | 'scan' | 'rate')[] {
-  return (['raster', 'scan', 'rate'] as const).filter(field => a[field] !== b[field])
 }
 
 /**
@@ -88,13 +127,17 @@ export function formatExists(format: VideoFormat): boolean {
   const totals = raster(format.raster).totalSamples[nominal]
   if (!totals || (totals.sdi === undefined && totals.hdmi === undefined)) return false
   switch (format.raster) {
-    case '720x480': return format.scan === 'i' && text === '30000/1001'
-    case '720x576': return format.scan === 'i'
+    case '720x480':
+      return format.scan === 'i' && text === '30000/1001'
+    case '720x576':
+      return format.scan === 'i'
     case '1920x1080':
       if (format.scan === 'i') return nominal === 25 || nominal === 30
       return format.scan === 'p' || nominal <= 30
-    case '2048x1080': return format.scan !== 'i' && (format.scan === 'p' || nominal <= 30)
-    default: return format.scan === 'p'
+    case '2048x1080':
+      return format.scan !== 'i' && (format.scan === 'p' || nominal <= 30)
+    default:
+      return format.scan === 'p'
   }
 }
 
@@ -103,7 +146,7 @@ export function formatLabel(format: VideoFormat): string {
   const { height, width } = raster(format.raster)
   const usual = width === 2048 || width === 4096 ? format.raster : String(height)
   const r = rate(format.rate)
-  const fields = format.scan === 'i' ? FIELD_LABELS[r.text] ?? r.label : r.label
+  const fields = format.scan === 'i' ? (FIELD_LABELS[r.text] ?? r.label) : r.label
   return `${usual}${format.scan}${fields}`
 }
 const FIELD_LABELS: Partial<Record<RateText, string>> = { '25/1': '50', '30000/1001': '59.94', '30/1': '60' }
@@ -119,10 +162,13 @@ export function parseFormatLabel(label: string): VideoFormat | undefined {
   return FORMATS_BY_LABEL.get(label.trim().toLowerCase())
 }
 const FORMATS_BY_LABEL: ReadonlyMap<string, VideoFormat> = new Map(
-  RASTER_IDS.flatMap(id => SCANS.flatMap(scan => RATE_TEXTS
-    .map(text => ({ raster: id, scan, rate: text }))
-    .filter(formatExists)
-    .map(format => [formatLabel(format), format] as const))),
+  RASTER_IDS.flatMap(id =>
+    SCANS.flatMap(scan =>
+      RATE_TEXTS.map(text => ({ raster: id, scan, rate: text }))
+        .filter(formatExists)
+        .map(format => [formatLabel(format), format] as const),
+    ),
+  ),
 )
 
 /** A compact way to list formats: every rate with this raster and scan. */

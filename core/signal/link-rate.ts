@@ -1,5 +1,5 @@
+import { type Coding, type VideoFormat, raster } from './format'
 import { rate } from './rate'
-import { raster, type Coding, type VideoFormat } from './format'
 
 export const SDI_CLASSES = ['SD', 'HD', '3G', '6G', '12G'] as const
 export type SdiClass = (typeof SDI_CLASSES)[number]
@@ -69,7 +69,12 @@ export function hdmiRate(format: VideoFormat, coding: Coding): HdmiRate | undefi
   if (samples === undefined || format.scan === 'psf') return undefined
   if (coding.sampling === '4:2:0' && !(height === 2160 && nominal >= 50)) return undefined
   const pixelMHz = ((height < 720 ? 2 : 1) * samples * totalLines * num) / den / 1e6
-  const factor = coding.sampling === '4:2:2' ? 1 : coding.sampling === '4:4:4' ? DEPTH_FACTOR[coding.depth] : 0.5 * DEPTH_FACTOR[coding.depth]
+  const factor =
+    coding.sampling === '4:2:2'
+      ? 1
+      : coding.sampling === '4:4:4'
+        ? DEPTH_FACTOR[coding.depth]
+        : 0.5 * DEPTH_FACTOR[coding.depth]
   const characterMHz = pixelMHz * factor
   return { characterMHz, bitsPerS: characterMHz * 30e6 }
 }

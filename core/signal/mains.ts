@@ -8,7 +8,7 @@ export interface Mains {
 }
 
 /** Nominal supply by region: IEC 60038 and the practice of the regions that keep older voltages. */
-export const MAINS: readonly Mains[] = MAINS_IDS.map((id) => {
+export const MAINS: readonly Mains[] = MAINS_IDS.map(id => {
   const [volts, hz] = id.split('-').map(part => Number.parseInt(part, 10)) as [number, 50 | 60]
   return { id, volts, hz }
 })

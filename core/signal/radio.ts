@@ -2,7 +2,8 @@
 // fading, are typical planning values.
 
 /** Free-space loss in dB over `m` metres at `fMHz`: 32.44 + 20 log10(km) + 20 log10(MHz) (ITU-R P.525). */
-export const freeSpaceLossDb = (m: number, fMHz: number): number => 32.44 + 20 * Math.log10(Math.max(m, 1) / 1000) + 20 * Math.log10(fMHz)
+export const freeSpaceLossDb = (m: number, fMHz: number): number =>
+  32.44 + 20 * Math.log10(Math.max(m, 1) / 1000) + 20 * Math.log10(fMHz)
 
 /** Loss through a standing crowd between the aerials, dB (typical at 5 to 6 GHz). */
 export const CROWD_DB = 12
@@ -31,8 +32,12 @@ export interface RadioWay {
 }
 
 /** What is left above the receiver's need and the reserve, dB; below 0 the picture may drop. */
-export const radioMarginDb = ({ fMHz, eirpDbm, gainDbi, needsDbm }: RadioBudget, { m, crowd, wall }: RadioWay): number =>
+export const radioMarginDb = (
+  { fMHz, eirpDbm, gainDbi, needsDbm }: RadioBudget,
+  { m, crowd, wall }: RadioWay,
+): number =>
   eirpDbm + gainDbi - freeSpaceLossDb(m, fMHz) - (crowd ? CROWD_DB : 0) - (wall ? WALL_DB : 0) - FADING_DB - needsDbm
 
 /** The distance at which nothing is left, metres. */
-export const radioRangeM = (budget: RadioBudget, { crowd, wall }: Omit<RadioWay, 'm'>): number => 10 ** (radioMarginDb(budget, { m: 1, ...(crowd ? { crowd } : {}), ...(wall ? { wall } : {}) }) / 20)
+export const radioRangeM = (budget: RadioBudget, { crowd, wall }: Omit<RadioWay, 'm'>): number =>
+  10 ** (radioMarginDb(budget, { m: 1, ...(crowd ? { crowd } : {}), ...(wall ? { wall } : {}) }) / 20)

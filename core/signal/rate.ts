@@ -14,19 +14,36 @@ export interface Rate {
 }
 
 export const RATE_TEXTS = [
-  '24000/1001', '24/1', '25/1', '30000/1001', '30/1', '48000/1001', '48/1', '50/1', '60000/1001', '60/1',
-  '100/1', '120000/1001', '120/1',
+  '24000/1001',
+  '24/1',
+  '25/1',
+  '30000/1001',
+  '30/1',
+  '48000/1001',
+  '48/1',
+  '50/1',
+  '60000/1001',
+  '60/1',
+  '100/1',
+  '120000/1001',
+  '120/1',
 ] as const
 export type RateText = (typeof RATE_TEXTS)[number]
 
 const LABELS: Partial<Record<RateText, string>> = {
-  '24000/1001': '23.98', '30000/1001': '29.97', '48000/1001': '47.95', '60000/1001': '59.94', '120000/1001': '119.88',
+  '24000/1001': '23.98',
+  '30000/1001': '29.97',
+  '48000/1001': '47.95',
+  '60000/1001': '59.94',
+  '120000/1001': '119.88',
 }
 
-export const RATES: ReadonlyMap<RateText, Rate> = new Map(RATE_TEXTS.map((text) => {
-  const [num, den] = text.split('/').map(Number) as [number, number]
-  return [text, { text, num, den, label: LABELS[text] ?? String(num), nominal: den === 1 ? num : num / 1000 }]
-}))
+export const RATES: ReadonlyMap<RateText, Rate> = new Map(
+  RATE_TEXTS.map(text => {
+    const [num, den] = text.split('/').map(Number) as [number, number]
+    return [text, { text, num, den, label: LABELS[text] ?? String(num), nominal: den === 1 ? num : num / 1000 }]
+  }),
+)
 
 /** Looks a canonical rate up. Throws RangeError when the text is not one of RATE_TEXTS. */
 export function rate(text: RateText): Rate {

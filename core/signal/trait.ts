@@ -16,7 +16,10 @@ export type Level = (typeof LEVELS)[number]
 /** How 2160 is shared among links: every second sample (ST 425-5) or a quarter of the picture each. */
 export const DIVISIONS = ['interleave', 'square'] as const
 export type Division = (typeof DIVISIONS)[number]
-export const DIVISION_TITLES: Readonly<Record<Division, string>> = { interleave: 'two-sample interleave', square: 'square division' }
+export const DIVISION_TITLES: Readonly<Record<Division, string>> = {
+  interleave: 'two-sample interleave',
+  square: 'square division',
+}
 
 /** Shape of what is shown, width to height. */
 export const ASPECTS = ['16:9', '16:10', '4:3', '9:16'] as const

@@ -1,4 +1,4 @@
-import { raster, type VideoFormat } from './format'
+import { type VideoFormat, raster } from './format'
 import { rate } from './rate'
 
 /** Usable for video on one host controller, bit/s: isochronous at 2.0, about what is left of 5 and 10 Gb/s (typical). */

@@ -3,7 +3,10 @@ import { join } from 'node:path'
 
 /** The data folder belongs to another process that is still running. */
 export class FolderInUse extends Error {
-  constructor(folder: string, readonly pid: number) {
+  constructor(
+    folder: string,
+    readonly pid: number,
+  ) {
     super(`the data folder ${folder} is in use by process ${pid}; stop it, or set INTERLUMEN_DATA to another folder`)
   }
 }
@@ -29,14 +32,12 @@ export function lockFolder(folder: string): () => void {
         // A hard link is made whole or not at all, and never over an existing file.
         linkSync(draft, lock)
         break
-      }
-      catch (error) {
+      } catch (error) {
         if ((error as NodeJS.ErrnoException).code !== 'EEXIST' || attempt > 20) throw error
         takeOver(folder, lock)
       }
     }
-  }
-  finally {
+  } finally {
     rmSync(draft, { force: true })
   }
   return () => {
@@ -54,8 +55,7 @@ function takeOver(folder: string, lock: string): void {
   const aside = `${lock}.aside.${process.pid}`
   try {
     renameSync(lock, aside)
-  }
-  catch {
+  } catch {
     return
   }
   const owner = readOwner(aside)
@@ -68,8 +68,7 @@ function takeOver(folder: string, lock: string): void {
 function readOwner(lock: string): Owner | undefined {
   try {
     return JSON.parse(readFileSync(lock, 'utf8')) as Owner
-  }
-  catch {
+  } catch {
     return undefined
   }
 }
@@ -77,8 +76,7 @@ function readOwner(lock: string): Owner | undefined {
 function isAlive({ pid, began }: Owner): boolean {
   try {
     process.kill(pid, 0)
-  }
-  catch (error) {
+  } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'EPERM') return false
   }
   const now = beganAt(pid)
@@ -90,8 +88,7 @@ function beganAt(pid: number): string | undefined {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
     return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19]
-  }
-  catch {
+  } catch {
     return undefined
   }
 }

@@ -1,11 +1,10 @@
 import { existsSync, mkdirSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import type { PgliteDatabase } from 'drizzle-orm/pglite'
 import { lockFolder } from './lock'
 import * as schema from './schema'
-
-export type Database = PgliteDatabase<typeof schema>
+import type { Database } from './types'
+import { upgradePlans } from './upgrade'
 
 export interface OpenDatabase {
   readonly db: Database
@@ -24,6 +23,7 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
     const client = await PGlite.create(join(root, 'postgres'))
     const db = drizzle(client, { schema, casing: 'snake_case' })
     await migrate(db, { migrationsFolder: migrationsFolder() })
+    await upgradePlans(db)
     return {
       db,
       async close() {
@@ -31,8 +31,7 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
         unlock()
       },
     }
-  }
-  catch (error) {
+  } catch (error) {
     unlock()
     throw error
   }

@@ -14,29 +14,41 @@ export const shows = pgTable('shows', {
   seed: text().unique(),
 })
 
-export const plans = pgTable('plans', {
-  show: text().notNull().references(() => shows.id, { onDelete: 'cascade' }),
-  id: text().notNull(),
-  revision: integer().notNull(),
-  document: text().notNull(),
-}, table => [primaryKey({ columns: [table.show, table.id] })])
+export const plans = pgTable(
+  'plans',
+  {
+    show: text()
+      .notNull()
+      .references(() => shows.id, { onDelete: 'cascade' }),
+    id: text().notNull(),
+    revision: integer().notNull(),
+    document: text().notNull(),
+    /** Version of the open file's format that the document is written in. */
+    format: integer().notNull().default(2),
+  },
+  table => [primaryKey({ columns: [table.show, table.id] })],
+)
 
 /** Append-only: a snapshot at the plan's beginning and after each migration, then one row a transaction. */
-export const journal = pgTable('journal', {
-  show: text().notNull(),
-  plan: text().notNull(),
-  revision: integer().notNull(),
-  kind: text().notNull(),
-  client: text(),
-  seq: bigint({ mode: 'number' }),
-  title: text(),
-  /** The transaction, or the whole plan of a snapshot. */
-  content: text().notNull(),
-  inverse: text(),
-  at: timestamp({ withTimezone: true }).notNull().defaultNow(),
-}, table => [
-  primaryKey({ columns: [table.show, table.plan, table.revision] }),
-  unique('journal_once').on(table.show, table.plan, table.client, table.seq),
-  index('journal_client').on(table.show, table.plan, table.client),
-  check('journal_kind', sql`${table.kind} in ('snapshot', 'transaction')`),
-])
+export const journal = pgTable(
+  'journal',
+  {
+    show: text().notNull(),
+    plan: text().notNull(),
+    revision: integer().notNull(),
+    kind: text().notNull(),
+    client: text(),
+    seq: bigint({ mode: 'number' }),
+    title: text(),
+    /** The transaction, or the whole plan of a snapshot. */
+    content: text().notNull(),
+    inverse: text(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  table => [
+    primaryKey({ columns: [table.show, table.plan, table.revision] }),
+    unique('journal_once').on(table.show, table.plan, table.client, table.seq),
+    index('journal_client').on(table.show, table.plan, table.client),
+    check('journal_kind', sql`${table.kind} in ('snapshot', 'transaction')`),
+  ],
+)

@@ -6,15 +6,28 @@ import { fail } from '../utils/refusal'
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS'])
 
 // Nothing of a page comes from elsewhere; the framework's own start script is inline, and the solver is compiled machine code.
-const POLICY = 'default-src \'self\'; script-src \'self\' \'unsafe-inline\' \'wasm-unsafe-eval\'; style-src \'self\' \'unsafe-inline\'; img-src \'self\' data: blob:; worker-src \'self\' blob:; frame-ancestors \'none\'; base-uri \'self\'; form-action \'self\''
+const POLICY =
+  "default-src 'self'; script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; worker-src 'self' blob:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'"
 
-export default defineEventHandler((event) => {
-  setResponseHeaders(event, { 'content-security-policy': POLICY, 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' })
+export default defineEventHandler(event => {
+  setResponseHeaders(event, {
+    'content-security-policy': POLICY,
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'same-origin',
+    'x-frame-options': 'DENY',
+  })
   const host = getRequestHeader(event, 'host')
   const bound = process.env.NITRO_HOST ?? '127.0.0.1'
-  const names = (process.env.INTERLUMEN_HOSTS ?? '').split(',').map(name => name.trim().toLowerCase()).filter(Boolean)
+  const names = (process.env.INTERLUMEN_HOSTS ?? '')
+    .split(',')
+    .map(name => name.trim().toLowerCase())
+    .filter(Boolean)
   if (!mayServe(host, bound, names)) throw fail(403, 'This host name is not served.')
-  if (!SAFE.has(event.method) && !mayWrite(getRequestHeader(event, 'origin'), getRequestHeader(event, 'sec-fetch-site'), host)) throw fail(403, 'Writes come from the page itself only.')
+  if (
+    !SAFE.has(event.method) &&
+    !mayWrite(getRequestHeader(event, 'origin'), getRequestHeader(event, 'sec-fetch-site'), host)
+  )
+    throw fail(403, 'Writes come from the page itself only.')
   const code = process.env.INTERLUMEN_JOIN_CODE
   if (!code || isLoopback(bound)) return
   const asked = getQuery(event).join
@@ -22,7 +35,8 @@ export default defineEventHandler((event) => {
     setCookie(event, 'interlumen-join', code, { httpOnly: true, sameSite: 'strict', path: '/' })
     return sendRedirect(event, '/')
   }
-  if (!same(getCookie(event, 'interlumen-join') ?? '', code)) throw fail(403, 'Open /?join=CODE with the join code of this server first.')
+  if (!same(getCookie(event, 'interlumen-join') ?? '', code))
+    throw fail(403, 'Open /?join=CODE with the join code of this server first.')
 })
 
 function same(a: string, b: string): boolean {

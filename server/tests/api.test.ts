@@ -1,12 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { request } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { canonicalPlan, canonicalText, openFile } from '#core/plan'
-import { REFUSED } from '#core/tests'
+import { canonicalPlan, canonicalText, openFile } from '#core/document'
+import { REFUSED } from '../../testing/refused'
+
 import { ask, dropFolder, preparedFolder, start, type Running } from './running'
 
 let server: Running
-beforeAll(async () => { server = await start(await preparedFolder()) })
+beforeAll(async () => {
+  server = await start(await preparedFolder())
+})
 afterAll(async () => {
   await server.stop()
   dropFolder(server.folder)
@@ -15,26 +18,37 @@ afterAll(async () => {
 const demo = readFileSync(new URL('../../demo/kiln-night.json', import.meta.url), 'utf8')
 const at = (path: string) => `${server.url}/api${path}`
 const imported = async (): Promise<string> => (await ask<{ id: string }>(at('/shows/import'), 'POST', demo)).body.id
-const rename = (seq: number, name: string, client = 'tests-one') => ({ client, seq, title: `Call it ${name}`, edits: [{ do: 'set', at: ['devices', 'wide', 'name'], value: name }] })
-const write = (show: string, base: number, ...transactions: unknown[]) => ask(at(`/shows/${show}/plans/main/transactions`), 'POST', { base, transactions })
+const rename = (seq: number, name: string, client = 'tests-one') => ({
+  client,
+  seq,
+  title: `Call it ${name}`,
+  edits: [{ do: 'set', at: ['devices', 'wide', 'name'], value: name }],
+})
+const write = (show: string, base: number, ...transactions: unknown[]) =>
+  ask(at(`/shows/${show}/plans/main/transactions`), 'POST', { base, transactions })
 
 /** A request with headers that fetch does not let through. */
-const raw = (path: string, method: string, headers: Record<string, string>): Promise<number> => new Promise((resolve, reject) => {
-  const sent = request(`${server.url}${path}`, { method, headers }, (response) => {
-    response.resume()
-    resolve(response.statusCode!)
+const raw = (path: string, method: string, headers: Record<string, string>): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const sent = request(`${server.url}${path}`, { method, headers }, response => {
+      response.resume()
+      resolve(response.statusCode!)
+    })
+    sent.once('error', reject)
+    sent.end(method === 'GET' ? undefined : '{}')
   })
-  sent.once('error', reject)
-  sent.end(method === 'GET' ? undefined : '{}')
-})
 
 describe('shows', () => {
   it('begins, renames, duplicates, bins and restores', async () => {
-    const { status, body: { id } } = await ask(at('/shows'), 'POST', { title: 'Open day' })
+    const {
+      status,
+      body: { id },
+    } = await ask(at('/shows'), 'POST', { title: 'Open day' })
     expect(status).toBe(201)
     expect((await ask(at(`/shows/${id}`), 'PATCH', { title: 'Open night' })).status).toBe(200)
     const copy = (await ask(at(`/shows/${id}/duplicate`), 'POST')).body.id
-    const titles = async (query = '') => (await ask<{ title: string }[]>(at(`/shows${query}`))).body.map(({ title }) => title)
+    const titles = async (query = '') =>
+      (await ask<{ title: string }[]>(at(`/shows${query}`))).body.map(({ title }) => title)
     expect(await titles()).toEqual(expect.arrayContaining(['Open night', 'Open night, copy']))
     expect((await ask(at(`/shows/${copy}`), 'DELETE')).status).toBe(200)
     expect(await titles()).not.toContain('Open night, copy')
@@ -57,17 +71,36 @@ describe('shows', () => {
 })
 
 describe('plans beside the main one', () => {
-  const begin = (show: string, body: object) => ask<any>(at(`/shows/${show}/plans`), 'POST', { title: 'With a scaler', from: 'main', base: 0, edits: [], ...body })
+  const begin = (show: string, body: object) =>
+    ask<any>(at(`/shows/${show}/plans`), 'POST', { title: 'With a scaler', from: 'main', base: 0, edits: [], ...body })
   it('begin as a copy with edits, are listed, changed by themselves, exported with the show, and removed for good', async () => {
     const show = await imported()
-    const { status, body } = await begin(show, { edits: [{ do: 'set', at: ['devices', 'wide', 'name'], value: 'Wider camera' }] })
+    const { status, body } = await begin(show, {
+      edits: [{ do: 'set', at: ['devices', 'wide', 'name'], value: 'Wider camera' }],
+    })
     expect(status).toBe(201)
     const { body: list } = await ask<any[]>(at(`/shows/${show}/plans`))
-    expect(list).toMatchObject([{ id: 'main', title: 'Main plan', basedOn: null, revision: 0 }, { id: body.id, title: 'With a scaler', basedOn: { plan: 'main', revision: 0 }, revision: 0, verdict: { arrive: 8 } }])
+    expect(list).toMatchObject([
+      { id: 'main', title: 'Main plan', basedOn: null, revision: 0 },
+      {
+        id: body.id,
+        title: 'With a scaler',
+        basedOn: { plan: 'main', revision: 0 },
+        revision: 0,
+        verdict: { arrive: 8 },
+      },
+    ])
     const read = async (plan: string) => (await ask<any>(at(`/shows/${show}/plans/${plan}`))).body
     expect((await read(body.id)).plan.devices.wide.name).toBe('Wider camera')
     expect((await read('main')).plan.devices.wide.name).toBe('Wide camera')
-    expect((await ask(at(`/shows/${show}/plans/${body.id}/transactions`), 'POST', { base: 0, transactions: [rename(1, 'Widest')] })).status).toBe(200)
+    expect(
+      (
+        await ask(at(`/shows/${show}/plans/${body.id}/transactions`), 'POST', {
+          base: 0,
+          transactions: [rename(1, 'Widest')],
+        })
+      ).status,
+    ).toBe(200)
     expect((await read('main')).revision).toBe(0)
     const exported = openFile(await (await fetch(at(`/shows/${show}/export`))).text())
     expect(exported.ok && Object.keys(exported.value.plans).sort()).toEqual(['main', body.id].sort())
@@ -80,7 +113,12 @@ describe('plans beside the main one', () => {
     ['a plan that is not there', { from: 'other' }, 404, { code: 'not-found' }],
     ['no name', { title: ' ' }, 422, { code: 'refused', path: '/title' }],
     ['edits that are none', { edits: [{ do: 'dance' }] }, 422, { code: 'refused' }],
-    ['edits that do not hold', { edits: [{ do: 'disconnect', id: 'nothing' }] }, 422, { code: 'refused', path: '/edits/0/id' }],
+    [
+      'edits that do not hold',
+      { edits: [{ do: 'disconnect', id: 'nothing' }] },
+      422,
+      { code: 'refused', path: '/edits/0/id' },
+    ],
     ['an unknown key', { more: 1 }, 422, { code: 'refused' }],
   ])('are refused with %s, and nothing is written', async (_, change, status, error) => {
     const show = await imported()
@@ -89,7 +127,10 @@ describe('plans beside the main one', () => {
   })
   it('keep the one that the show began with', async () => {
     const show = await imported()
-    expect(await ask(at(`/shows/${show}/plans/main`), 'DELETE')).toMatchObject({ status: 422, body: { error: { code: 'refused' } } })
+    expect(await ask(at(`/shows/${show}/plans/main`), 'DELETE')).toMatchObject({
+      status: 422,
+      body: { error: { code: 'refused' } },
+    })
     expect((await ask(at('/shows/nothing-here/plans'))).status).toBe(404)
   })
 })
@@ -97,9 +138,18 @@ describe('plans beside the main one', () => {
 describe('transactions', () => {
   it('are written once, however often they are sent', async () => {
     const show = await imported()
-    expect(await write(show, 0, rename(1, 'One'))).toMatchObject({ status: 200, body: { revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] } })
-    expect(await write(show, 0, rename(1, 'One'))).toMatchObject({ status: 200, body: { revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] } })
-    expect(await write(show, 1, rename(1, 'Other'))).toMatchObject({ status: 422, body: { error: { code: 'refused' } } })
+    expect(await write(show, 0, rename(1, 'One'))).toMatchObject({
+      status: 200,
+      body: { revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] },
+    })
+    expect(await write(show, 0, rename(1, 'One'))).toMatchObject({
+      status: 200,
+      body: { revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] },
+    })
+    expect(await write(show, 1, rename(1, 'Other'))).toMatchObject({
+      status: 422,
+      body: { error: { code: 'refused' } },
+    })
     const { body } = await ask(at(`/shows/${show}/plans/main/journal?after=0`))
     expect(body.entries).toHaveLength(1)
   })
@@ -107,15 +157,36 @@ describe('transactions', () => {
     const show = await imported()
     await write(show, 0, rename(1, 'Theirs', 'tests-two'))
     const answer = await write(show, 0, rename(1, 'Mine'))
-    expect(answer).toMatchObject({ status: 409, body: { error: { code: 'behind', revision: 1, newer: [{ revision: 1, transaction: { client: 'tests-two', title: 'Call it Theirs' }, inverse: [{ value: 'Wide camera' }] }] } } })
+    expect(answer).toMatchObject({
+      status: 409,
+      body: {
+        error: {
+          code: 'behind',
+          revision: 1,
+          newer: [
+            {
+              revision: 1,
+              transaction: { client: 'tests-two', title: 'Call it Theirs' },
+              inverse: [{ value: 'Wide camera' }],
+            },
+          ],
+        },
+      },
+    })
     expect((await ask(at(`/shows/${show}/plans/main`))).body.plan.devices.wide.name).toBe('Theirs')
     expect((await write(show, 1, rename(1, 'Mine'))).body.revision).toBe(2)
   })
   it('hold together or not at all', async () => {
     const show = await imported()
     const bad = { client: 'tests-one', seq: 2, title: 'Bad', edits: [{ do: 'disconnect', id: 'nope' }] }
-    expect(await write(show, 0, rename(1, 'Half'), bad)).toMatchObject({ status: 422, body: { error: { path: '/transactions/1/edits/0/id', found: '"nope"' } } })
-    expect((await ask(at(`/shows/${show}/plans/main`))).body).toMatchObject({ revision: 0, plan: { devices: { wide: { name: 'Wide camera' } } } })
+    expect(await write(show, 0, rename(1, 'Half'), bad)).toMatchObject({
+      status: 422,
+      body: { error: { path: '/transactions/1/edits/0/id', found: '"nope"' } },
+    })
+    expect((await ask(at(`/shows/${show}/plans/main`))).body).toMatchObject({
+      revision: 0,
+      plan: { devices: { wide: { name: 'Wide camera' } } },
+    })
   })
   it('come back to their client for undo', async () => {
     const show = await imported()
@@ -128,13 +199,24 @@ describe('transactions', () => {
 })
 
 /** Reads a stream of events until `enough` of them have come, or three seconds have passed. */
-async function hear(show: string, after: number, enough: number, meanwhile: () => Promise<unknown> = async () => {}): Promise<{ event: string, data: string }[]> {
-  const response = await fetch(at(`/shows/${show}/plans/main/events?after=${after}`), { signal: AbortSignal.timeout(20_000) })
+async function hear(
+  show: string,
+  after: number,
+  enough: number,
+  meanwhile: () => Promise<unknown> = async () => {},
+): Promise<{ event: string; data: string }[]> {
+  const response = await fetch(at(`/shows/${show}/plans/main/events?after=${after}`), {
+    signal: AbortSignal.timeout(20_000),
+  })
   expect(response.headers.get('content-type')).toContain('text/event-stream')
   const reader = response.body!.getReader()
   const started = meanwhile()
   let text = ''
-  const events = () => text.split('\n\n').slice(0, -1).map(block => ({ event: /^event: (.*)$/m.exec(block)?.[1] ?? '', data: /^data: (.*)$/m.exec(block)?.[1] ?? '' }))
+  const events = () =>
+    text
+      .split('\n\n')
+      .slice(0, -1)
+      .map(block => ({ event: /^event: (.*)$/m.exec(block)?.[1] ?? '', data: /^data: (.*)$/m.exec(block)?.[1] ?? '' }))
   while (events().length < enough) {
     const { done, value } = await reader.read()
     if (done) break
@@ -153,7 +235,10 @@ describe('events', () => {
     const events = await hear(show, 1, 3, () => write(show, 2, rename(1, 'Meanwhile', 'tests-two')))
     expect(events.map(({ event }) => event)).toEqual(['open', 'written', 'written'])
     const entries = events.slice(1).flatMap(({ data }) => JSON.parse(data) as any[])
-    expect(entries.map(entry => [entry.revision, entry.transaction.title])).toEqual([[2, 'Call it Also before'], [3, 'Call it Meanwhile']])
+    expect(entries.map(entry => [entry.revision, entry.transaction.title])).toEqual([
+      [2, 'Call it Also before'],
+      [3, 'Call it Meanwhile'],
+    ])
     expect(entries[1].inverse).toMatchObject([{ do: 'set', value: 'Also before' }])
   })
   it('are told once for a transaction that is sent twice', async () => {
@@ -166,9 +251,15 @@ describe('events', () => {
     expect((JSON.parse(events[1]!.data) as any[]).map(entry => entry.revision)).toEqual([2])
   })
   it('belong to a plan that is there, from a revision that is one', async () => {
-    expect(await ask(at('/shows/nope/plans/main/events'))).toMatchObject({ status: 404, body: { error: { code: 'not-found' } } })
+    expect(await ask(at('/shows/nope/plans/main/events'))).toMatchObject({
+      status: 404,
+      body: { error: { code: 'not-found' } },
+    })
     const show = await imported()
-    expect(await ask(at(`/shows/${show}/plans/main/events?after=-1`))).toMatchObject({ status: 422, body: { error: { path: '/after' } } })
+    expect(await ask(at(`/shows/${show}/plans/main/events?after=-1`))).toMatchObject({
+      status: 422,
+      body: { error: { path: '/after' } },
+    })
   })
 })
 
@@ -179,7 +270,10 @@ describe('bad files', () => {
     const taken: string[] = []
     for (const { name, text, path } of REFUSED) {
       const { status, body } = await ask(at('/shows/import'), 'POST', text)
-      const told = status === 413 ? text.length > 10_000_000 : status === 422 && body.error.path === path && body.error.found && body.error.allowed
+      const told =
+        status === 413
+          ? text.length > 10_000_000
+          : status === 422 && body.error.path === path && body.error.found && body.error.allowed
       if (!told) taken.push(`${name}: ${status} ${JSON.stringify(body).slice(0, 120)}`)
     }
     expect(taken).toEqual([])
@@ -190,12 +284,26 @@ describe('bad files', () => {
 
 describe('bad requests', () => {
   it.each<[string, string, string, unknown, number, string]>([
-    ['no JSON', 'POST', '/shows', '{', 422, 'refused'], ['no title', 'POST', '/shows', { title: '' }, 422, 'refused'], ['an unknown key', 'POST', '/shows', { title: 'x', admin: true }, 422, 'refused'],
-    ['a title that is too long', 'POST', '/shows', { title: 'x'.repeat(121) }, 422, 'refused'], ['no plan file', 'POST', '/shows/import', '[]', 422, 'refused'],
-    ['__proto__ in a file', 'POST', '/shows/import', '{"format":1,"__proto__":{}}', 422, 'refused'], ['an unknown show', 'GET', '/shows/nope/plans/main', undefined, 404, 'not-found'],
-    ['a show with a strange name', 'GET', '/shows/..%2f..%2fetc/plans/main', undefined, 404, 'not-found'], ['an unknown route', 'GET', '/nope', undefined, 404, 'not-found'],
-    ['a revision that is none', 'GET', '/shows/nope/plans/main/journal?after=x', undefined, 422, 'refused'], ['no transactions', 'POST', '/shows/nope/plans/main/transactions', { base: 0, transactions: [] }, 422, 'refused'],
-    ['a write to an unknown show', 'POST', '/shows/nope/plans/main/transactions', { base: 0, transactions: [rename(1, 'x')] }, 404, 'not-found'], ['too large a body', 'POST', '/shows', `{"title":"${'x'.repeat(2_100_000)}"}`, 413, 'too-large'],
+    ['no JSON', 'POST', '/shows', '{', 422, 'refused'],
+    ['no title', 'POST', '/shows', { title: '' }, 422, 'refused'],
+    ['an unknown key', 'POST', '/shows', { title: 'x', admin: true }, 422, 'refused'],
+    ['a title that is too long', 'POST', '/shows', { title: 'x'.repeat(121) }, 422, 'refused'],
+    ['no plan file', 'POST', '/shows/import', '[]', 422, 'refused'],
+    ['__proto__ in a file', 'POST', '/shows/import', '{"format":1,"__proto__":{}}', 422, 'refused'],
+    ['an unknown show', 'GET', '/shows/nope/plans/main', undefined, 404, 'not-found'],
+    ['a show with a strange name', 'GET', '/shows/..%2f..%2fetc/plans/main', undefined, 404, 'not-found'],
+    ['an unknown route', 'GET', '/nope', undefined, 404, 'not-found'],
+    ['a revision that is none', 'GET', '/shows/nope/plans/main/journal?after=x', undefined, 422, 'refused'],
+    ['no transactions', 'POST', '/shows/nope/plans/main/transactions', { base: 0, transactions: [] }, 422, 'refused'],
+    [
+      'a write to an unknown show',
+      'POST',
+      '/shows/nope/plans/main/transactions',
+      { base: 0, transactions: [rename(1, 'x')] },
+      404,
+      'not-found',
+    ],
+    ['too large a body', 'POST', '/shows', `{"title":"${'x'.repeat(2_100_000)}"}`, 413, 'too-large'],
     ['too large a file', 'POST', '/shows/import', `{"a":"${'x'.repeat(20_100_000)}"}`, 413, 'too-large'],
   ])('%s', async (_, method, path, body, status, code) => {
     const answer = await ask(at(path), method, body)
@@ -215,7 +323,7 @@ describe('bad requests', () => {
   })
   it('lets a page load nothing from elsewhere', async () => {
     const policy = (await fetch(server.url)).headers.get('content-security-policy')
-    expect(policy).toContain('default-src \'self\'')
+    expect(policy).toContain("default-src 'self'")
   })
 })
 
@@ -226,7 +334,13 @@ describe('plans that are stored', () => {
     const { body } = await ask(at(`/shows/${show}/plans/main`))
     const opened = openFile(demo)
     if (!opened.ok) throw new Error()
-    const expected = { ...opened.value.plans.main!, devices: { ...opened.value.plans.main!.devices, wide: { ...opened.value.plans.main!.devices.wide!, name: 'Name 4' } } }
+    const expected = {
+      ...opened.value.plans.main!,
+      devices: {
+        ...opened.value.plans.main!.devices,
+        wide: { ...opened.value.plans.main!.devices.wide!, name: 'Name 4' },
+      },
+    }
     expect(canonicalPlan(body.plan)).toBe(canonicalPlan(expected))
   })
 })

@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { afterAll, describe, expect, it } from 'vitest'
-import { applyEdits, canonicalPlan, openFile, type Plan } from '#core/plan'
+import { type Plan, applyEdits, canonicalPlan, openFile } from '#core/document'
+import { SOAK } from '../../testing/soak'
 import { ask, dropFolder, freshFolder, launch, preparedFolder, start, type Running } from './running'
 
-const KILLS = Number(process.env.INTERLUMEN_KILLS ?? 100)
+const KILLS = SOAK ? 200 : 10
 const demo = readFileSync(new URL('../../demo/kiln-night.json', import.meta.url), 'utf8')
 const folders: string[] = []
 afterAll(() => folders.forEach(dropFolder))
@@ -13,27 +14,39 @@ class Writer {
   seq = 0
   base = 0
   readonly acknowledged = new Map<number, number>()
-  private unanswered: { client: string, seq: number, title: string, edits: unknown[] } | undefined
+  private unanswered: { client: string; seq: number; title: string; edits: unknown[] } | undefined
 
   constructor(readonly client: string) {}
 
   async run(url: string, show: string, until: () => boolean): Promise<void> {
     while (!until()) {
       // What was not answered is sent again as it was, as a page does after a crash.
-      this.unanswered ??= { client: this.client, seq: ++this.seq, title: `Write ${this.seq}`, edits: [{ do: 'set', at: ['devices', this.client === 'writer-a' ? 'wide' : 'close', 'name'], value: `${this.client} ${this.seq}` }] }
+      this.unanswered ??= {
+        client: this.client,
+        seq: ++this.seq,
+        title: `Write ${this.seq}`,
+        edits: [
+          {
+            do: 'set',
+            at: ['devices', this.client === 'writer-a' ? 'wide' : 'close', 'name'],
+            value: `${this.client} ${this.seq}`,
+          },
+        ],
+      }
       try {
-        const { status, body } = await ask(`${url}/api/shows/${show}/plans/main/transactions`, 'POST', { base: this.base, transactions: [this.unanswered] })
+        const { status, body } = await ask(`${url}/api/shows/${show}/plans/main/transactions`, 'POST', {
+          base: this.base,
+          transactions: [this.unanswered],
+        })
         if (status === 200) {
           this.acknowledged.set(this.unanswered.seq, body.accepted[0].revision)
           this.base = body.revision
           this.unanswered = undefined
           // Leaves the other client a turn.
           await new Promise(resolve => setTimeout(resolve, Math.random() * 20))
-        }
-        else if (status === 409) this.base = body.error.revision
+        } else if (status === 409) this.base = body.error.revision
         else throw new Error(`${status} ${JSON.stringify(body)}`)
-      }
-      catch (error) {
+      } catch (error) {
         if (error instanceof TypeError) return
         throw error
       }
@@ -66,7 +79,8 @@ describe('killed at any moment', () => {
         const mine = body.entries.filter((entry: any) => entry.transaction.client === writer.client)
         const seqs = mine.map((entry: any) => entry.transaction.seq)
         expect(new Set(seqs).size).toBe(seqs.length)
-        for (const [seq, revision] of writer.acknowledged) expect(mine.find((entry: any) => entry.transaction.seq === seq)?.revision).toBe(revision)
+        for (const [seq, revision] of writer.acknowledged)
+          expect(mine.find((entry: any) => entry.transaction.seq === seq)?.revision).toBe(revision)
       }
       let plan: Plan = begin
       for (const { transaction } of body.entries) {
@@ -113,8 +127,10 @@ describe('the data folder', () => {
     folders.push(folder)
     await expect(start(folder, { NITRO_HOST: '0.0.0.0' })).rejects.toThrow(/set INTERLUMEN_JOIN_CODE/)
     const server = await launch(folder, { NITRO_HOST: '0.0.0.0', INTERLUMEN_JOIN_CODE: 'booth-7' })
-    const status = async (path: string, headers: Record<string, string> = {}) => (await fetch(`${server.url}${path}`, { headers, redirect: 'manual' })).status
-    for (let i = 0; i < 400 && await status('/').catch(() => 0) === 0; i++) await new Promise(resolve => setTimeout(resolve, 50))
+    const status = async (path: string, headers: Record<string, string> = {}) =>
+      (await fetch(`${server.url}${path}`, { headers, redirect: 'manual' })).status
+    for (let i = 0; i < 400 && (await status('/').catch(() => 0)) === 0; i++)
+      await new Promise(resolve => setTimeout(resolve, 50))
     expect(await status('/api/shows')).toBe(403)
     expect(await status('/?join=wrong-7')).toBe(403)
     const joined = await fetch(`${server.url}/?join=booth-7`, { redirect: 'manual' })

@@ -6,19 +6,45 @@ import { FolderInUse, lockFolder } from '../db/lock'
 import { hostName, isLoopback, mayServe, mayWrite } from '../utils/host'
 
 describe('host names', () => {
-  it.each([['127.0.0.1', true], ['127.1.2.3', true], ['localhost', true], ['::1', true], ['[::1]', true], ['0.0.0.0', false], ['128.0.0.1', false], ['127.0.0.1.evil.example', false], ['evil.example', false]])('%s is this machine: %s', (host, is) => expect(isLoopback(host)).toBe(is))
+  it.each([
+    ['127.0.0.1', true],
+    ['127.1.2.3', true],
+    ['localhost', true],
+    ['::1', true],
+    ['[::1]', true],
+    ['0.0.0.0', false],
+    ['128.0.0.1', false],
+    ['127.0.0.1.evil.example', false],
+    ['evil.example', false],
+  ])('%s is this machine: %s', (host, is) => expect(isLoopback(host)).toBe(is))
   it.each<[string | undefined, string, string[], boolean]>([
-    ['localhost:3000', '127.0.0.1', [], true], ['127.0.0.1:3000', '127.0.0.1', [], true], ['[::1]:3000', '127.0.0.1', [], true], [undefined, '127.0.0.1', [], false],
-    ['evil.example', '127.0.0.1', [], false], ['192.0.2.7:80', '127.0.0.1', [], false], ['192.0.2.7:80', '0.0.0.0', [], true], ['[2001:db8::1]:80', '0.0.0.0', [], true],
-    ['evil.example', '0.0.0.0', [], false], ['booth.example:80', '0.0.0.0', ['booth.example'], true], ['BOOTH.example', '127.0.0.1', ['booth.example'], true],
+    ['localhost:3000', '127.0.0.1', [], true],
+    ['127.0.0.1:3000', '127.0.0.1', [], true],
+    ['[::1]:3000', '127.0.0.1', [], true],
+    [undefined, '127.0.0.1', [], false],
+    ['evil.example', '127.0.0.1', [], false],
+    ['192.0.2.7:80', '127.0.0.1', [], false],
+    ['192.0.2.7:80', '0.0.0.0', [], true],
+    ['[2001:db8::1]:80', '0.0.0.0', [], true],
+    ['evil.example', '0.0.0.0', [], false],
+    ['booth.example:80', '0.0.0.0', ['booth.example'], true],
+    ['BOOTH.example', '127.0.0.1', ['booth.example'], true],
   ])('%s, listening on %s with names %j: %s', (host, bound, names, is) => expect(mayServe(host, bound, names)).toBe(is))
   it('drop the port', () => expect([hostName('A.example:80'), hostName('[::1]:80')]).toEqual(['a.example', '[::1]']))
 })
 
 describe('writes', () => {
   it.each<[string | undefined, string | undefined, string, boolean]>([
-    [undefined, undefined, 'localhost:1', true], ['http://localhost:1', 'same-origin', 'localhost:1', true], ['http://localhost:1', undefined, 'LOCALHOST:1', true], ['http://localhost:2', undefined, 'localhost:1', false],
-    ['http://evil.example', undefined, 'localhost:1', false], ['null', undefined, 'localhost:1', false], ['rubbish', undefined, 'localhost:1', false], [undefined, 'cross-site', 'localhost:1', false], [undefined, 'same-site', 'localhost:1', false], [undefined, 'none', 'localhost:1', true],
+    [undefined, undefined, 'localhost:1', true],
+    ['http://localhost:1', 'same-origin', 'localhost:1', true],
+    ['http://localhost:1', undefined, 'LOCALHOST:1', true],
+    ['http://localhost:2', undefined, 'localhost:1', false],
+    ['http://evil.example', undefined, 'localhost:1', false],
+    ['null', undefined, 'localhost:1', false],
+    ['rubbish', undefined, 'localhost:1', false],
+    [undefined, 'cross-site', 'localhost:1', false],
+    [undefined, 'same-site', 'localhost:1', false],
+    [undefined, 'none', 'localhost:1', true],
   ])('from %s (%s) to %s: %s', (origin, site, host, is) => expect(mayWrite(origin, site, host)).toBe(is))
 })
 

@@ -37,13 +37,25 @@ export async function preparedFolder(): Promise<string> {
 export async function launch(folder: string, env: Record<string, string> = {}): Promise<Running> {
   if (!existsSync(ENTRY)) throw new Error('run npm run build first')
   const port = await freePort()
-  const child = spawn(process.execPath, [ENTRY], { env: { ...process.env, INTERLUMEN_DATA: folder, PORT: String(port), NITRO_PORT: String(port), ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn(process.execPath, [ENTRY], {
+    env: { ...process.env, INTERLUMEN_DATA: folder, PORT: String(port), NITRO_PORT: String(port), ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   let printed = ''
-  child.stdout!.on('data', (chunk: Buffer) => { printed += chunk.toString() })
-  child.stderr!.on('data', (chunk: Buffer) => { printed += chunk.toString() })
-  const ended = new Promise<number | string>((resolve) => { child.once('exit', (code, signal) => resolve(code ?? signal ?? 'gone')) })
+  child.stdout!.on('data', (chunk: Buffer) => {
+    printed += chunk.toString()
+  })
+  child.stderr!.on('data', (chunk: Buffer) => {
+    printed += chunk.toString()
+  })
+  const ended = new Promise<number | string>(resolve => {
+    child.once('exit', (code, signal) => resolve(code ?? signal ?? 'gone'))
+  })
   return {
-    url: `http://127.0.0.1:${port}`, folder, process: child, output: () => printed,
+    url: `http://127.0.0.1:${port}`,
+    folder,
+    process: child,
+    output: () => printed,
     async stop(signal = 'SIGTERM') {
       child.kill(signal)
       return ended
@@ -59,8 +71,9 @@ export async function start(folder: string, env: Record<string, string> = {}): P
     if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}: ${running.output()}`)
     try {
       if ((await fetch(`${running.url}/api/health`)).ok) return running
+    } catch {
+      /* not listening yet */
     }
-    catch { /* not listening yet */ }
     await new Promise(resolve => setTimeout(resolve, 50))
   }
   throw new Error(`the server did not start: ${running.output()}`)
@@ -83,8 +96,17 @@ export interface Answer<T> {
 }
 
 /** A request with a JSON answer. */
-export async function ask<T = any>(url: string, method = 'GET', body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
-  const response = await fetch(url, { method, headers: { 'content-type': 'application/json', ...headers }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }) })
+export async function ask<T = any>(
+  url: string,
+  method = 'GET',
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Answer<T>> {
+  const response = await fetch(url, {
+    method,
+    headers: { 'content-type': 'application/json', ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  })
   const text = await response.text()
   return { status: response.status, body: (text ? JSON.parse(text) : undefined) as T }
 }

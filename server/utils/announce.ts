@@ -12,7 +12,12 @@ export function announce(show: string, plan: string, entries: readonly JournalEn
 }
 
 /** Listens until the returned function is called; `end` is called when the server stops. */
-export function listen(show: string, plan: string, hear: (entries: readonly JournalEntry[]) => void, end: () => void): () => void {
+export function listen(
+  show: string,
+  plan: string,
+  hear: (entries: readonly JournalEntry[]) => void,
+  end: () => void,
+): () => void {
   bus.on(named(show, plan), hear)
   bus.on(END, end)
   return () => {

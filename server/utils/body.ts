@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { ValidationError, type AnyObjectSchema, type InferType } from 'yup'
-import { MAX_FILE_BYTES } from '#core/plan'
+import { MAX_FILE_BYTES } from '#core/document'
 import { fail, refused } from './refusal'
 
 /** Largest body of a write that is no file: a transaction with its edits. */
@@ -29,15 +29,17 @@ export async function readEnvelope<T extends AnyObjectSchema>(event: H3Event, sc
   let json: unknown
   try {
     json = JSON.parse(text)
-  }
-  catch {
+  } catch {
     throw refused({ path: '/', found: 'no JSON', allowed: 'one JSON object' })
   }
   try {
-    return await schema.noUnknown().validate(json, { strict: true, abortEarly: true }) as InferType<T>
-  }
-  catch (error) {
+    return (await schema.noUnknown().validate(json, { strict: true, abortEarly: true })) as InferType<T>
+  } catch (error) {
     if (!(error instanceof ValidationError)) throw error
-    throw refused({ path: `/${(error.path ?? '').replaceAll('.', '/')}`, found: typeof error.value === 'object' ? 'something else' : JSON.stringify(error.value) ?? 'nothing', allowed: error.message })
+    throw refused({
+      path: `/${(error.path ?? '').replaceAll('.', '/')}`,
+      found: typeof error.value === 'object' ? 'something else' : (JSON.stringify(error.value) ?? 'nothing'),
+      allowed: error.message,
+    })
   }
 }

@@ -1,4 +1,5 @@
-import { openDatabase, type Database, type OpenDatabase } from '../db/open'
+import { openDatabase, type OpenDatabase } from '../db/open'
+import type { Database } from '../db/types'
 import { fail } from './refusal'
 
 let opening: Promise<OpenDatabase> | undefined

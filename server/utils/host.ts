@@ -21,13 +21,16 @@ export function mayServe(hostHeader: string | undefined, bound: string, names: r
 }
 
 /** Whether a request that changes something may come from this origin: none (not a page), or the very host it asks. */
-export function mayWrite(origin: string | undefined, fetchSite: string | undefined, hostHeader: string | undefined): boolean {
+export function mayWrite(
+  origin: string | undefined,
+  fetchSite: string | undefined,
+  hostHeader: string | undefined,
+): boolean {
   if (fetchSite !== undefined && fetchSite !== 'same-origin' && fetchSite !== 'none') return false
   if (origin === undefined) return true
   try {
     return new URL(origin).host === hostHeader?.toLowerCase()
-  }
-  catch {
+  } catch {
     return false
   }
 }

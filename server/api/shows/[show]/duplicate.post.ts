@@ -1,6 +1,6 @@
 import { createShow, exportShow } from '../../../db/shows'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const db = await useDatabase()
   const file = await exportShow(db, idParam(event, 'show'))
   if (!file) throw noShow()

@@ -1,7 +1,7 @@
 import { renameShow } from '../../../db/shows'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const { title } = await readEnvelope(event, titled)
-  if (!await renameShow(await useDatabase(), idParam(event, 'show'), title)) throw noShow()
+  if (!(await renameShow(await useDatabase(), idParam(event, 'show'), title))) throw noShow()
   return { title }
 })

@@ -1,6 +1,6 @@
 import { listPlans } from '../../../../db/shows'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const found = await listPlans(await useDatabase(), idParam(event, 'show'))
   if (!found) throw noShow()
   return found

@@ -1,8 +1,9 @@
 import { MAIN, removePlan } from '../../../../../db/shows'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const plan = idParam(event, 'plan')
-  if (plan === MAIN) throw refused({ path: '/plan', found: MAIN, allowed: 'any other plan: a show keeps the one that it began with' })
-  if (!await removePlan(await useDatabase(), idParam(event, 'show'), plan)) throw noPlan()
+  if (plan === MAIN)
+    throw refused({ path: '/plan', found: MAIN, allowed: 'any other plan: a show keeps the one that it began with' })
+  if (!(await removePlan(await useDatabase(), idParam(event, 'show'), plan))) throw noPlan()
   return { id: plan }
 })

@@ -1,13 +1,19 @@
 import { array, mixed, number, object } from 'yup'
-import { checkTransaction, type Transaction } from '#core/plan'
+import { type Transaction, checkTransaction } from '#core/document'
 import { writeTransactions } from '../../../../../db/shows'
 
 const envelope = object({
-  base: number().integer('a whole number').min(0, 'a revision from 0').required('the revision that the transactions were made on'),
-  transactions: array(mixed()).min(1, 'at least one transaction').max(500, 'at most 500 transactions').required('a list of transactions'),
+  base: number()
+    .integer('a whole number')
+    .min(0, 'a revision from 0')
+    .required('the revision that the transactions were made on'),
+  transactions: array(mixed())
+    .min(1, 'at least one transaction')
+    .max(500, 'at most 500 transactions')
+    .required('a list of transactions'),
 })
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const { base, transactions } = await readEnvelope(event, envelope)
   const checked = transactions.map((transaction, i): Transaction => {
     const outcome = checkTransaction(transaction)
@@ -18,9 +24,17 @@ export default defineEventHandler(async (event) => {
   const written = await writeTransactions(await useDatabase(), show, plan, base, checked)
   if (written.outcome === 'written' && written.fresh.length) announce(show, plan, written.fresh)
   switch (written.outcome) {
-    case 'written': return { revision: written.revision, accepted: written.accepted }
-    case 'behind': throw fail(409, 'The plan has moved on since.', { code: 'behind', revision: written.revision, newer: written.newer })
-    case 'refused': throw refused(written.problem)
-    case 'missing': throw noPlan()
+    case 'written':
+      return { revision: written.revision, accepted: written.accepted }
+    case 'behind':
+      throw fail(409, 'The plan has moved on since.', {
+        code: 'behind',
+        revision: written.revision,
+        newer: written.newer,
+      })
+    case 'refused':
+      throw refused(written.problem)
+    case 'missing':
+      throw noPlan()
   }
 })

@@ -1,0 +1,14 @@
+import type { Screen } from '~/shell/screens'
+import { screen as brief } from './brief/screen'
+import { screen as whatif } from './continuity/screen'
+import { screen as inside } from './inside/screen'
+import { screen as kit } from './kit/screen'
+import { screen as order } from './order/screen'
+import { screen as papers } from './paper/screen'
+import { screen as patch } from './patch/screen'
+import { screen as power } from './power/screen'
+import { screen as runs } from './runs/screen'
+import { screen as standard } from './standard/screen'
+
+/** Every screen of a plan, in the order of the work. */
+export const SCREENS: readonly Screen[] = [brief, order, kit, runs, standard, patch, whatif, inside, power, papers]

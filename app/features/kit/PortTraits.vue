@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Model, type Port, carriesPicture, portsOf } from '#core/catalog'
+import { inputsBefore } from '#core/chain'
+import type { Device, Fit, PortSetting } from '#core/document'
+import { DIVISION_TITLES, TRANSFER_TITLES } from '#core/signal'
+
+/** What can be set at a port besides its format: one choice for each thing that its model lets be set. */
+const props = defineProps<{ id: string; port: Port; device: Device; model: Model }>()
+const emit = defineEmits<{ set: [field: keyof PortSetting, value: string | true | undefined, words: string] }>()
+const now = computed<PortSetting>(() => props.device.ports?.[props.id] ?? {})
+
+interface Choice {
+  readonly field: keyof PortSetting
+  readonly label: string
+  readonly value: string
+  readonly options: readonly { readonly value: string; readonly title: string }[]
+}
+
+const options = <T extends string>(values: readonly T[], title: (value: T) => string) =>
+  values.map(value => ({ value, title: title(value) }))
+const FITS: readonly { readonly value: '' | Fit; readonly title: string }[] = [
+  { value: '', title: 'as it comes' },
+  { value: 'zoom', title: 'zoomed to fill' },
+  { value: 'crop', title: 'cut to 16:9' },
+  { value: 'stretch', title: 'stretched to 16:9' },
+  { value: 'box', title: 'bars, on purpose' },
+]
+
+const choices = computed<readonly Choice[]>(() => {
+  const { port, model, id, device } = props
+  const set = now.value
+  const out = port.dir === 'out'
+  const list: (Choice | undefined)[] = [
+    out && port.levels && port.levels.length > 1
+      ? {
+          field: 'level',
+          label: 'level',
+          value: set.level ?? port.levels[0]!,
+          options: options(port.levels, value => `level ${value}`),
+        }
+      : undefined,
+    out && port.divisions && port.divisions.length > 1
+      ? {
+          field: 'division',
+          label: 'division',
+          value: set.division ?? port.divisions[0]!,
+          options: options(port.divisions, value => DIVISION_TITLES[value]),
+        }
+      : undefined,
+    port.ranges && port.ranges.length > 1
+      ? {
+          field: 'range',
+          label: 'range',
+          value: set.range ?? port.ranges[0]!,
+          options: options(port.ranges, value => `${out ? 'sends' : 'reads'} ${value} range`),
+        }
+      : undefined,
+    out && port.transfers && port.transfers.length > 1
+      ? {
+          field: 'transfer',
+          label: 'transfer',
+          value: set.transfer ?? port.transfers[0]!,
+          options: options(port.transfers, value => TRANSFER_TITLES[value]),
+        }
+      : undefined,
+    out && port.aspects && port.aspects.length > 1
+      ? {
+          field: 'aspect',
+          label: 'shape',
+          value: set.aspect ?? port.aspects[0]!,
+          options: options(port.aspects, value => `picture of ${value}`),
+        }
+      : undefined,
+    out && port.readouts === 'switchable'
+      ? {
+          field: 'clean',
+          label: 'readouts',
+          value: set.clean ? 'true' : '',
+          options: [
+            { value: '', title: 'readouts shown' },
+            { value: 'true', title: 'clean' },
+          ],
+        }
+      : undefined,
+    out && port.protection === 'switchable'
+      ? {
+          field: 'unprotected',
+          label: 'protection',
+          value: set.unprotected ? 'true' : '',
+          options: [
+            { value: '', title: 'protected' },
+            { value: 'true', title: 'open where it may be' },
+          ],
+        }
+      : undefined,
+    port.fits || (out && model.paths.some(path => path.format === 'port' && path.to.includes(id)))
+      ? { field: 'fit', label: 'fit', value: set.fit ?? '', options: FITS }
+      : undefined,
+  ]
+  const matrix = out ? model.paths.find(path => path.format === 'chosen' && path.to.includes(id)) : undefined
+  if (matrix)
+    list.push({
+      field: 'of',
+      label: 'input',
+      value: inputsBefore({ id: '', device, model, standard: undefined }, matrix, id)[0]!,
+      options: portsOf(model, 'in')
+        .filter(([input]) => matrix.from.includes(input))
+        .map(([value, { title }]) => ({ value, title: `shows ${title}` })),
+    })
+  return list.filter(choice => choice !== undefined)
+})
+
+/** A switcher's input can be kept off the air, so that a loop through it stays open. */
+const mayAir = computed(() => props.model.role === 'switcher' && props.port.dir === 'in' && carriesPicture(props.port))
+
+function take(choice: Choice, event: Event): void {
+  const value = (event.target as HTMLSelectElement).value
+  const title = choice.options.find(option => option.value === value)!.title
+  emit(
+    'set',
+    choice.field,
+    value === 'true' ? true : value || undefined,
+    `${props.device.name} ${props.port.title}: ${title}`.slice(0, 120),
+  )
+}
+</script>
+
+<template>
+  <select
+    v-for="choice in choices"
+    :key="choice.field"
+    class="pick"
+    :aria-label="`${port.title}, ${choice.label}`"
+    :value="choice.value"
+    @change="take(choice, $event)"
+  >
+    <option v-for="option in choice.options" :key="option.value" :value="option.value">{{ option.title }}</option>
+  </select>
+  <label v-if="mayAir" class="small air"
+    ><input
+      type="checkbox"
+      :checked="now.offAir === true"
+      :aria-label="`${port.title} kept off the air`"
+      @change="
+        emit(
+          'set',
+          'offAir',
+          ($event.target as HTMLInputElement).checked || undefined,
+          `${device.name} ${port.title}: ${($event.target as HTMLInputElement).checked ? 'kept off the air' : 'may go to air'}`,
+        )
+      "
+    />
+    off air</label
+  >
+  <slot v-if="choices.length === 0" />
+</template>
+
+<style scoped>
+.air {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  white-space: nowrap;
+}
+</style>

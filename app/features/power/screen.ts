@@ -1,0 +1,14 @@
+import type { Screen } from '~/shell/screens'
+
+export const screen: Screen = {
+  id: 'power',
+  step: 'prove',
+  title: 'Power',
+  load: () => import('./PowerScreen.vue'),
+  actions: [
+    { key: '\u2191\u2193', words: 'choose a circuit', foot: 'choose a circuit' },
+    { key: 'A', words: 'add a circuit', foot: 'add a circuit' },
+    { key: 'R', words: 'rename the circuit', foot: 'rename' },
+    { key: 'Del', words: 'take the circuit out', foot: 'take out' },
+  ],
+}

@@ -1,0 +1,87 @@
+import type { Edit, Plan, Transaction } from '#core/document'
+import type { Verdict } from '#core/kernel'
+
+export interface ShowSummary {
+  readonly id: string
+  readonly title: string
+  readonly updatedAt: string
+  readonly deletedAt: string | null
+  readonly plans: readonly {
+    readonly id: string
+    readonly title: string
+    readonly revision: number
+    readonly verdict: Verdict
+  }[]
+}
+
+/** A plan of a show, as lists have it. */
+export interface PlanSummary {
+  readonly id: string
+  readonly title: string
+  readonly revision: number
+  readonly basedOn: { readonly plan: string; readonly revision: number } | null
+  readonly verdict: Verdict
+}
+
+export interface JournalEntry {
+  readonly revision: number
+  readonly transaction: Transaction
+  readonly inverse: readonly Edit[]
+}
+
+export interface PlanState {
+  readonly show: { readonly id: string; readonly title: string }
+  readonly id: string
+  readonly revision: number
+  readonly plan: Plan
+  readonly mine: readonly JournalEntry[]
+  readonly lastSeq: number
+}
+
+/** An answer of the server that is no success. `offline` when there was no answer at all. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly data: Readonly<Record<string, unknown>> = {},
+  ) {
+    super(message)
+  }
+
+  get offline(): boolean {
+    return this.status === 0
+  }
+}
+
+/** Sends a request to the server and reads its JSON; throws ApiError. */
+export async function api<T>(
+  path: string,
+  { method = 'GET', body, text }: { method?: string; body?: unknown; text?: string } = {},
+): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined && text === undefined
+        ? {}
+        : { body: text ?? JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    })
+  } catch {
+    throw new ApiError(0, 'offline', 'The server does not answer.')
+  }
+  const content = await response.text()
+  let json: unknown
+  try {
+    json = JSON.parse(content)
+  } catch {
+    throw new ApiError(response.status, 'unreadable', 'The server gave an answer that cannot be read.')
+  }
+  if (response.ok) return json as T
+  const {
+    code = 'unknown',
+    message = 'The server refused.',
+    ...data
+  } = (json as { error?: { code?: string; message?: string } }).error ?? {}
+  throw new ApiError(response.status, code, message, data)
+}

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { shallowRef, watch } from 'vue'
+import { say } from '#core/features'
+import { SEVERITY_WORDS } from '#core/kernel'
+import type { Remedy } from '#core/propose'
+import { useUnits } from '~/shell/look'
+import { usePlanStore } from '~/plan/store'
+import type { ShownFinding } from '~/workers/protocol'
+
+/** Findings with what would mend them, one press to apply; for screens that show what no lane of the board does. */
+const props = defineProps<{ findings: readonly ShownFinding[] }>()
+const store = usePlanStore()
+const units = useUnits()
+const remedies = shallowRef<Readonly<Record<string, readonly Remedy[]>>>({})
+
+watch(
+  [() => props.findings.map(({ key }) => key).join(), () => store.report?.version] as const,
+  async ([, version]) => {
+    const found: Record<string, readonly Remedy[]> = {}
+    for (const { key } of props.findings) {
+      const answer = await store.ask('remedies', key)
+      if (version !== store.report?.version) return
+      found[key] = answer ?? []
+    }
+    remedies.value = found
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <article v-for="finding in findings" :key="finding.key" class="finding">
+    <p>
+      <b>{{ SEVERITY_WORDS[finding.severity] }}:</b> {{ say(finding, units) }}
+    </p>
+    <p v-if="!remedies[finding.key]" class="small quiet" role="status">Trying what would mend it …</p>
+    <button
+      v-for="remedy in remedies[finding.key]"
+      :key="remedy.title"
+      type="button"
+      class="btn remedy"
+      @click="store.commit(remedy.title, remedy.edits)"
+    >
+      <span class="cut">{{ remedy.title }}</span>
+      <span class="figures small">{{ remedy.effect.after.arrive }} of {{ remedy.effect.after.wanted }}</span>
+    </button>
+    <p v-if="remedies[finding.key]?.length === 0" class="small quiet">Nothing that is in the plan mends it.</p>
+  </article>
+</template>
+
+<style scoped>
+.finding {
+  margin: 16px 0;
+  padding: 12px 16px;
+  background: var(--surface);
+  border-left: 3px solid var(--dark);
+}
+p {
+  margin: 0 0 8px;
+}
+.remedy {
+  width: 100%;
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  margin-top: 4px;
+}
+</style>

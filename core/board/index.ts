@@ -1,2 +1,0 @@
-export * from './board'
-export * from './reason'

@@ -1,2 +1,0 @@
-export * from './cost'
-export * from './kit'

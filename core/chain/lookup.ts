@@ -1,0 +1,51 @@
+import { type LinkEnd, own } from '#core/document'
+import type { Finding } from '#core/kernel'
+import { type Socket, gathers } from './resolve'
+import type { Run } from './runs'
+import type { Stop } from './stop'
+import type { WireTrace } from './trace'
+import type { Traced } from './traced'
+
+type StoppedBy<W extends Stop['why']> = WireTrace & { readonly stop: Extract<Stop, { why: W }> }
+
+/** The links that stop for one of these reasons. */
+export function stoppedBy<W extends Stop['why']>({ trace }: Traced, ...why: W[]): StoppedBy<W>[] {
+  return [...trace.wires.values()].filter(
+    (traced): traced is StoppedBy<W> => traced.stop !== undefined && (why as string[]).includes(traced.stop.why),
+  )
+}
+
+/** The run that shows a link: the first in the order of ids that contains it. */
+export function runWith({ runs }: Traced, link: string): Run | undefined {
+  let index = RUNS_BY_LINK.get(runs)
+  if (!index) {
+    index = new Map()
+    for (const run of runs) for (const { wire } of run.links) if (!index.has(wire.id)) index.set(wire.id, run)
+    RUNS_BY_LINK.set(runs, index)
+  }
+  return index.get(link)
+}
+
+/** Worked out once for all rules that ask about the same runs. */
+const RUNS_BY_LINK = new WeakMap<readonly Run[], Map<string, Run>>()
+
+/** The link at which a finding stands. */
+export function wireAt({ trace }: Traced, { at }: Finding): WireTrace | undefined {
+  return at.on === 'link' ? trace.wires.get(at.link) : undefined
+}
+
+/** "Main input 3" for a switcher's input, "Main output 1", else device and port: "Projector HDMI in". */
+export function socketName({ node, portId, port }: Socket): string {
+  if (gathers(node) && port?.number !== undefined)
+    return `${node.device.name} ${port.dir === 'in' ? 'input' : 'output'} ${port.number}`
+  return `${node.device.name} ${port?.title ?? portId}`
+}
+
+export function endName({ chain }: Traced, end: LinkEnd): string {
+  const node = chain.nodes.get(end.device)!
+  return socketName({ node, portId: end.port, port: own(node.model.ports, end.port) })
+}
+
+export function deviceName({ chain }: Traced, id: string): string {
+  return chain.nodes.get(id)!.device.name
+}

@@ -1,0 +1,48 @@
+import type { Link, Plan } from '#core/document'
+import type { Loss } from '#core/kernel'
+
+type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads'>
+
+/** The devices that a loss takes with it: one, all at a place, or all that live on the mains. */
+export function lostDevices(
+  { devices, models }: Pick<Plan, 'devices' | 'models'>,
+  { of, id }: Loss,
+): ReadonlySet<string> {
+  if (of === 'link') return new Set()
+  if (of === 'device') return new Set([id])
+  return new Set(
+    Object.entries(devices)
+      .filter(([, device]) => (of === 'place' ? device.place === id : models[device.model]!.supply === 'mains'))
+      .map(([key]) => key),
+  )
+}
+
+/**
+ * What is left of the wiring while things do nothing. The things themselves stay where they are; a link that led to
+ * one ends loose, and one between two of them is gone.
+ */
+export function withoutLost(plan: Wired, losses: readonly Loss[]): Wired {
+  const { devices, models, leads } = plan
+  if (losses.length === 0) return plan
+  const links = losses.reduce<Plan['links']>((left, loss) => {
+    if (loss.of === 'link') return Object.fromEntries(Object.entries(left).filter(([id]) => id !== loss.id))
+    const gone = lostDevices(plan, loss)
+    return Object.fromEntries(
+      Object.entries(left).flatMap(([id, link]) => {
+        const cut = cutOff(link, gone)
+        return cut ? [[id, cut]] : []
+      }),
+    )
+  }, plan.links)
+  return { devices, models, leads, links }
+}
+
+function cutOff(link: Link, gone: ReadonlySet<string>): Link | undefined {
+  const { from, to, adapters, ...rest } = link
+  const [begins, ends] = [from !== undefined && gone.has(from.device), to !== undefined && gone.has(to.device)]
+  if (!begins && !ends) return link
+  const [side, other] = begins ? (['to', to] as const) : (['from', from] as const)
+  if (!other || (begins && ends)) return undefined
+  const adapter = adapters?.[side]
+  return { ...rest, [side]: other, ...(adapter === undefined ? {} : { adapters: { [side]: adapter } }) }
+}

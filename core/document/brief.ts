@@ -1,0 +1,63 @@
+import { CABLE_SCHOOLS, type CableSchool } from '#core/cable'
+import { object, oneOf, ref, whole } from '#core/kernel'
+import { MAINS_IDS, type MainsId, type VideoFormat } from '#core/signal'
+
+export const LENGTH_UNITS = ['m', 'ft'] as const
+export const PAPERS = ['a4', 'letter'] as const
+export const SYNC_WINDOWS = ['r37', 'bt1359'] as const
+
+export interface Brief {
+  readonly place?: string
+  /** Day of the show, ISO 8601 (2026-03-14). */
+  readonly date?: string
+  /** Times of the day, 24 h (09:00). */
+  readonly rehearsal?: string
+  readonly doors?: string
+  readonly start?: string
+  readonly end?: string
+  readonly mains?: MainsId
+  /** Inputs that must stay free for late guests. */
+  readonly spareInputs?: number
+  /** People who can stand at a camera. */
+  readonly crew?: number
+  /** How far sound and picture may be apart: EBU R 37, or the acceptability of ITU-R BT.1359-1. */
+  readonly syncWindow?: (typeof SYNC_WINDOWS)[number]
+  /** The operating standard that is given and not to be chosen. */
+  readonly standard?: VideoFormat
+  /** What lengths are read and typed in; metres where absent. */
+  readonly units?: (typeof LENGTH_UNITS)[number]
+  /** What is printed on; A4 where absent. */
+  readonly paper?: (typeof PAPERS)[number]
+  /** Which school judges passive HDMI lengths; cautious where absent. */
+  readonly cableSchool?: CableSchool
+  /** The show cannot be dark: what carries program needs a second way or a spare. */
+  readonly secondWay?: true
+  /** ISO 4217 code of all prices in the plan; that of the catalogue where absent. */
+  readonly currency?: string
+}
+
+export const briefSchema = object([], {
+  place: ref('title'),
+  date: ref('date'),
+  rehearsal: ref('time'),
+  doors: ref('time'),
+  start: ref('time'),
+  end: ref('time'),
+  mains: oneOf(MAINS_IDS),
+  spareInputs: whole(0, 99),
+  crew: whole(0, 999),
+  syncWindow: oneOf(SYNC_WINDOWS),
+  standard: ref('format'),
+  cableSchool: oneOf(CABLE_SCHOOLS),
+  currency: { type: 'string', pattern: '^[A-Z]{3}$' },
+  secondWay: { const: true },
+  units: oneOf(LENGTH_UNITS),
+  paper: oneOf(PAPERS),
+})
+
+/** How long the show lasts, minutes, past midnight too; undefined while start or end is open. */
+export function showMinutes({ start, end }: Pick<Brief, 'start' | 'end'>): number | undefined {
+  if (start === undefined || end === undefined) return undefined
+  const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
+  return (minutes(end) - minutes(start) + 1440) % 1440
+}

@@ -1,0 +1,182 @@
+import { FEEDS, type Feed, type Model } from '#core/catalog'
+import { collection, mapOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import {
+  ASPECTS,
+  DIVISIONS,
+  LEVELS,
+  RANGES,
+  TRANSFERS,
+  type Aspect,
+  type Division,
+  type Level,
+  type Range,
+  type Transfer,
+  type VideoFormat,
+} from '#core/signal'
+import { formatMisfit } from '../formats'
+import { idsOf, misfit, own, show } from '../problem'
+
+/** What a camera shows. `safe` is the wide static picture that is always good to cut to. */
+export const SHOTS = ['safe', 'wide', 'close', 'side', 'floor', 'detail', 'audience', 'overhead', 'roaming'] as const
+export type Shot = (typeof SHOTS)[number]
+
+export interface Device {
+  readonly model: string
+  readonly name: string
+  /** Place among the devices of its role, ascending; ties go by id. */
+  readonly order: number
+  /** Where it stands, by name: everything at one place may be lost together. */
+  readonly place?: string
+  /** The device that houses this one (a card in a computer). */
+  readonly in?: string
+  readonly mode?: string
+  /** Switchers: the operating standard. */
+  readonly standard?: VideoFormat
+  readonly ports?: Readonly<Record<string, PortSetting>>
+  /** Cameras: what it shows, whether somebody stands at it, and its exposure as the n of 1/n s. */
+  readonly shot?: Shot
+  readonly manned?: true
+  readonly shutter?: number
+  /** Radio links: how far the picture goes through the air, and what stands in its way. */
+  readonly air?: Air
+  /** What would end its work by itself, and can be switched off, is off. */
+  readonly limitsOff?: true
+  readonly note?: string
+}
+
+/** Sound of a switcher's input: shut, always open, or open while its picture is on air. */
+export const OPENINGS = ['shut', 'fixed', 'follows'] as const
+export type Opening = (typeof OPENINGS)[number]
+
+export interface PortSetting {
+  /** Outputs: the format it is set to. */
+  readonly format?: VideoFormat
+  /** Outputs of a switcher: what it is pointed at. */
+  readonly feed?: Feed
+  /** Outputs of a matrix: the input that is shown. */
+  readonly of?: string
+  /** Inputs of a switcher: the short name on button and tile. */
+  readonly label?: string
+  /** Inputs of a switcher: absent, sound plugs are open and the sound beside a picture is shut. */
+  readonly sound?: Opening
+  /** Inputs of a switcher: what the sound is held back by, milliseconds. */
+  readonly soundDelayMs?: number
+  /** SDI at 3G. */
+  readonly level?: Level
+  readonly division?: Division
+  /** Outputs: sent without content protection, where the device lets its owner set that. */
+  readonly unprotected?: true
+  readonly range?: Range
+  readonly transfer?: Transfer
+  /** Outputs: menus and readouts are off. */
+  readonly clean?: true
+  readonly aspect?: Aspect
+  /** How a picture of another shape or size is brought into the frame. */
+  readonly fit?: Fit
+  /** Inputs of a switcher: kept for somebody who comes later; it counts as spare, and nothing else is led there. */
+  readonly reserved?: string
+  /** Inputs of a switcher: never taken to program, so that a loop through it stays open. */
+  readonly offAir?: true
+}
+
+/** Enlarged until it fills the frame; cut to it; stretched; or left with bars that are wanted. */
+export const FITS = ['zoom', 'crop', 'stretch', 'box'] as const
+export type Fit = (typeof FITS)[number]
+
+/** The way of a picture through the air. */
+export interface Air {
+  readonly m: number
+  /** People stand between the aerials. */
+  readonly crowd?: true
+  /** A wall or a set piece does: no line of sight. */
+  readonly wall?: true
+  /** 1, 2 ... of the channels that the link has. */
+  readonly channel?: number
+}
+
+const portSetting = object(
+  [],
+  {
+    format: ref('format'),
+    feed: oneOf(FEEDS),
+    of: ref('slug'),
+    label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' },
+    sound: oneOf(OPENINGS),
+    soundDelayMs: number(0, 2000),
+    level: oneOf(LEVELS),
+    division: oneOf(DIVISIONS),
+    unprotected: said,
+    range: oneOf(RANGES),
+    transfer: oneOf(TRANSFERS),
+    clean: said,
+    aspect: oneOf(ASPECTS),
+    fit: oneOf(FITS),
+    offAir: said,
+    reserved: ref('title'),
+  },
+  { minProperties: 1 },
+)
+
+export const devices = collection<Device, { readonly models: Readonly<Record<string, Model>> }>({
+  name: 'devices',
+  entry: 'device',
+  about: 'Everything that makes, takes, changes or mixes pictures and sound, or controls what does.',
+  most: 5000,
+  schema: object(['model', 'name', 'order'], {
+    model: ref('slug'),
+    name: ref('title'),
+    order: number(-1e9, 1e9),
+    place: ref('title'),
+    in: ref('slug'),
+    mode: ref('slug'),
+    standard: ref('format'),
+    shot: oneOf(SHOTS),
+    manned: said,
+    shutter: whole(1, 20_000),
+    air: object(['m'], { m: number(0, 20_000), crowd: said, wall: said, channel: whole(1, 200) }),
+    limitsOff: said,
+    note: ref('note'),
+    ports: { ...mapOf(portSetting, 200), minProperties: 1 },
+  }),
+  misfit: (devices, base, { models }) => {
+    for (const [id, device] of Object.entries(devices)) {
+      const at = `${base}/${id}`
+      const model = own(models, device.model)
+      if (!model) return misfit(`${at}/model`, show(device.model), `a key of models: ${idsOf(models)}`)
+      if (device.mode !== undefined && !own(model.modes, device.mode))
+        return misfit(`${at}/mode`, show(device.mode), `a mode of ${device.model}: ${idsOf(model.modes ?? {})}`)
+      const bad = device.standard && formatMisfit(device.standard, `${at}/standard`)
+      if (bad) return bad
+      for (const [portId, setting] of Object.entries(device.ports ?? {})) {
+        if (!own(model.ports, portId))
+          return misfit(
+            `${at}/ports/${portId}`,
+            `port ${show(portId)}`,
+            `a port of ${device.model}: ${idsOf(model.ports)}`,
+          )
+        if (
+          setting.of !== undefined &&
+          !model.paths.some(
+            path => path.format === 'chosen' && path.to.includes(portId) && path.from.includes(setting.of!),
+          )
+        )
+          return misfit(`${at}/ports/${portId}/of`, show(setting.of), 'an input that this output of a matrix can show')
+        const badFormat = setting.format && formatMisfit(setting.format, `${at}/ports/${portId}/format`)
+        if (badFormat) return badFormat
+      }
+      const seen = new Set([id])
+      for (let host = device.in; host !== undefined; host = own(devices, host)?.in) {
+        if (!own(devices, host)) return misfit(`${at}/in`, show(host), `a key of devices: ${idsOf(devices)}`)
+        if (seen.has(host))
+          return misfit(
+            `${at}/in`,
+            `a circle: ${[...seen, host].join(' in ')}`,
+            'a device that is not, in the end, inside this one',
+          )
+        seen.add(host)
+      }
+    }
+    return undefined
+  },
+  words: ({ name }) => name,
+})

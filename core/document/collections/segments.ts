@@ -1,0 +1,23 @@
+import { collection, listOf, number, object, ref } from '#core/kernel'
+
+/** A stretch of the show. */
+export interface Segment {
+  readonly title: string
+  readonly order: number
+  /** The sources in use; absent, all. */
+  readonly sources?: readonly string[]
+}
+
+/** The sources that a segment names may be gone from the plan: that is found, not refused. */
+export const segments = collection<Segment>({
+  name: 'segments',
+  entry: 'segment',
+  about: 'Stretches of the show, each with the sources that it uses.',
+  most: 1000,
+  schema: object(['title', 'order'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    sources: listOf(ref('slug'), 5000),
+  }),
+  words: ({ title }) => title,
+})

@@ -1,0 +1,33 @@
+import { FEEDS, type Feed } from '#core/catalog'
+import { collection, object, oneOf, ref, said } from '#core/kernel'
+import { RASTER_IDS, type RasterId, type RateText } from '#core/signal'
+import { idsOf, misfit, own, show } from '../problem'
+
+/** Somebody who must see something: a sink and what it should show. */
+export interface Want {
+  readonly sink: string
+  readonly feed: Feed
+  /** What is asked of the picture; absent, whatever the chain makes. */
+  readonly asks?: { readonly raster?: RasterId; readonly rate?: RateText }
+  /** Sound is to be heard there too. */
+  readonly sound?: true
+}
+
+export const wants = collection<Want, { readonly devices: Readonly<Record<string, unknown>> }>({
+  name: 'wants',
+  entry: 'want',
+  about: 'Who must see what: a sink and what it should show.',
+  most: 5000,
+  schema: object(['sink', 'feed'], {
+    sink: ref('slug'),
+    feed: oneOf(FEEDS),
+    sound: said,
+    asks: object([], { raster: oneOf(RASTER_IDS), rate: ref('rate') }, { minProperties: 1 }),
+  }),
+  misfit: (entries, at, { devices }) => {
+    for (const [id, { sink }] of Object.entries(entries))
+      if (!own(devices, sink)) return misfit(`${at}/${id}/sink`, show(sink), `a key of devices: ${idsOf(devices)}`)
+    return undefined
+  },
+  words: ({ sink, feed }) => `${sink} sees ${feed}`,
+})

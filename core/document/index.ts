@@ -1,0 +1,24 @@
+export { type Brief, showMinutes } from './brief'
+export { canonicalPlan, canonicalText, sameValue } from './canonical'
+export { type Clash, clashOf } from './clash'
+export { COLLECTIONS, type Collection, DEFINITIONS, type Entry } from './collections'
+export { type Air, type Device, type Fit, type Opening, type PortSetting, SHOTS } from './collections/devices'
+export type { KitItem } from './collections/kit'
+export type { Link, LinkEnd } from './collections/links'
+export type { Segment } from './collections/segments'
+export type { Want } from './collections/wants'
+export { type Edit, type Transaction, type ValueAt, applyEdits, checkTransaction, setEdit, transactionId } from './edit'
+export { freshId, slug } from './ids'
+export { MAX_FILE_BYTES, migratePlan, openFile, openPlan } from './open'
+export {
+  FORMAT_VERSION,
+  type Plan,
+  type ShowFile,
+  WITHIN_PLACE_M,
+  completePlan,
+  distanceM,
+  emptyPlan,
+  emptyShow,
+} from './plan'
+export { type Outcome, type Problem, own, problemText } from './problem'
+export { SCHEMA } from './schema'

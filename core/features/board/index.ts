@@ -1,0 +1,12 @@
+export {
+  type Board,
+  type BoardSwitcher,
+  type CableHop,
+  type DeviceHop,
+  type Hop,
+  type Lane,
+  type SpineInput,
+  type SpineOutput,
+  type Texture,
+  boardOf,
+} from './board'

@@ -1,0 +1,287 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { type Plan, applyEdits, canonicalPlan, openFile } from '#core/document'
+import { boardOf } from '#core/features/board'
+import { type Verdict, isClean } from '#core/kernel'
+import { remediesOf } from '#core/propose'
+import { CLEAN } from '../../testing/clean'
+import { FAULTY } from '../../testing/faulty'
+import { plan } from '../../testing/plans'
+import { RULES, check, say } from './index'
+
+const demo = (name: string): Plan => {
+  const opened = openFile(readFileSync(new URL(`../../demo/${name}.json`, import.meta.url), 'utf8'))
+  if (!opened.ok) throw new Error(opened.problem.path)
+  return opened.value.plans.main!
+}
+const grave = ({ findings }: ReturnType<typeof check>) =>
+  findings.filter(({ severity }) => severity !== 'N').map(({ id }) => id)
+
+/** Severities of the catalogue of faults; notes where a school only notes. */
+const GRAVITY: Readonly<Record<string, string>> = {
+  F01: 'D',
+  F02: 'D',
+  F03: 'D',
+  F04: 'D',
+  F05: 'D',
+  F06: 'D',
+  F07: 'D',
+  F08: 'D',
+  F09: 'Q',
+  F10: 'D',
+  F11: 'Q',
+  F12: 'Q',
+  F13: 'Q',
+  F14: 'Q',
+  F15: 'Q',
+  F16: 'DQ',
+  F17: 'D',
+  F18: 'R',
+  F19: 'Q',
+  F20: 'D',
+  F21: 'R',
+  C01: 'D',
+  C02: 'D',
+  C03: 'D',
+  C04: 'D',
+  C05: 'D',
+  C06: 'D',
+  C07: 'D',
+  C08: 'D',
+  C09: 'D',
+  C10: 'R',
+  C11: 'D',
+  C12: 'D',
+  C13: 'DR',
+  C14: 'D',
+  C15: 'R',
+  C16: 'R',
+  C17: 'R',
+  L01: 'DRN',
+  L02: 'D',
+  L03: 'D',
+  L04: 'D',
+  L05: 'Q',
+  L08: 'R',
+  L09: 'R',
+  O01: 'D',
+  O02: 'D',
+  O03: 'R',
+  A01: 'D',
+  A08: 'QR',
+  E01: 'R',
+  E04: 'Q',
+  R01: 'R',
+  R02: 'R',
+  R04: 'R',
+  R06: 'R',
+  R07: 'D',
+  P04: 'RH',
+}
+
+describe('clean plans', () => {
+  it.each(
+    Object.entries({
+      ...CLEAN,
+      'Kiln Night': demo('kiln-night'),
+      'Harbour Robotics Cup': demo('harbour-robotics-cup'),
+      'Three-hall Science Fair': demo('three-hall-science-fair'),
+    }),
+  )('%s raises nothing', (_, clean) => {
+    const checked = check(clean)
+    expect(checked.findings.filter(({ severity }) => severity !== 'N').map(finding => say(finding))).toEqual([])
+    expect(checked.verdict.arrive).toBe(checked.verdict.wanted)
+    expect(isClean(checked.verdict)).toBe(true)
+  })
+  it('notes a length between the limits of the usual school', () => {
+    const { findings } = check(CLEAN['the usual school notes but does not warn']!)
+    expect(findings.map(({ id, severity }) => [id, severity])).toEqual([['L01', 'N']])
+  })
+})
+
+describe('faulty plans', () => {
+  it.each(FAULTY.map(faulty => [faulty.name, faulty] as const))('%s', (_, { plan: faulty, gives, says, offers }) => {
+    const checked = check(faulty)
+    expect(grave(checked)).toEqual(gives)
+    const [first] = checked.findings
+    for (const words of says) expect(say(first!)).toContain(words)
+    const titles = remediesOf(checked, first!).map(({ title }) => title)
+    for (const words of offers) expect(titles.join('\n')).toContain(words)
+  })
+  it.each(FAULTY.map(faulty => [faulty.name, faulty] as const))(
+    '%s is as grave as the catalogue of faults says, and stands on a lane where it is one of the board',
+    (_, { plan: faulty }) => {
+      const checked = check(faulty)
+      const shown = new Set(boardOf(checked).lanes.flatMap(({ findings }) => findings))
+      for (const { id, severity, key, at } of checked.findings) {
+        expect(GRAVITY[id], id).toContain(severity)
+        if (checked.by.screenOf(at) === 'runs') expect(shown.has(key), key).toBe(true)
+      }
+    },
+  )
+  it('has a faulty plan for every rule, twice', () => {
+    for (const { code: id } of RULES)
+      expect(FAULTY.filter(({ gives }) => gives.includes(id)).length, id).toBeGreaterThanOrEqual(2)
+  })
+  it('speaks in feet as well', () => {
+    const { findings } = check(FAULTY.find(({ name }) => name === 'passive HDMI that is dark')!.plan)
+    // 25 m / 0.3048 = 82.02 ft, 15 m = 49.2 ft
+    expect(say(findings[0]!, { length: 'ft' })).toMatch(/82\u00A0ft long.*49\u00A0ft/)
+  })
+  it('gives the same findings whatever the order of the file', () => {
+    for (const { plan: faulty } of FAULTY) {
+      const turned = {
+        ...faulty,
+        devices: Object.fromEntries(Object.entries(faulty.devices).reverse()),
+        links: Object.fromEntries(Object.entries(faulty.links).reverse()),
+      }
+      expect(check(turned).findings).toEqual(check(faulty).findings)
+    }
+  })
+})
+
+/** What a remedy must leave alone: sources, sinks, wants, measured routes, models, the brief. */
+function keepsDemands(before: Plan, after: Plan, givesUp: boolean): void {
+  for (const [id, device] of Object.entries(before.devices)) {
+    const role = before.models[device.model]!.role
+    if (role === 'source' && givesUp) continue
+    if (role === 'source' || role === 'sink' || role === 'switcher' || role === 'sound')
+      expect(after.devices, id).toHaveProperty([id])
+  }
+  if (!givesUp) {
+    expect(after.wants).toMatchObject(before.wants)
+    expect(after.brief).toEqual(before.brief)
+  }
+  for (const [id, model] of Object.entries(before.models)) expect(after.models[id]).toEqual(model)
+  for (const [id, link] of Object.entries(before.links)) {
+    const now = after.links[id]
+    if (link.routeM === undefined || !now?.from || !now.to || !link.from || !link.to) continue
+    const same = now.from.device === link.from.device && now.to.device === link.to.device
+    if (same) expect(now.routeM, id).toBe(link.routeM)
+  }
+}
+
+describe('remedies keep their word', () => {
+  const plans: [string, Plan][] = [
+    ...FAULTY.map(({ name, plan: faulty }): [string, Plan] => [name, faulty]),
+    ['Kiln Night draft', demo('kiln-night-draft')],
+    ['Harbour Robotics Cup draft', demo('harbour-robotics-cup-draft')],
+  ]
+  it.each(plans)('%s', (_, faulty) => {
+    const checked = check(faulty)
+    let offered = 0
+    for (const finding of checked.findings) {
+      const remedies = remediesOf(checked, finding)
+      offered += remedies.length
+      remedies.forEach((remedy, i) => {
+        const applied = applyEdits(faulty, remedy.edits)
+        expect(applied.ok, remedy.title).toBe(true)
+        if (!applied.ok) return
+        const next = check(applied.value.plan)
+        const keys = new Set(checked.findings.map(({ key }) => key))
+        expect(
+          next.findings.map(({ key }) => key),
+          remedy.title,
+        ).not.toContain(finding.key)
+        expect(
+          next.findings.filter(({ key, severity }) => !keys.has(key) && 'HDR'.includes(severity)).map(({ key }) => key),
+          remedy.title,
+        ).toEqual([])
+        const dark = ({ wanted, arrive }: Verdict) => wanted - arrive
+        if (remedy.givesUp) expect(dark(next.verdict), remedy.title).toBeLessThanOrEqual(dark(checked.verdict))
+        else expect(next.verdict.arrive, remedy.title).toBeGreaterThanOrEqual(checked.verdict.arrive)
+        expect(remedy.effect.after, remedy.title).toEqual(next.verdict)
+        keepsDemands(faulty, applied.value.plan, Boolean(remedy.givesUp))
+        if (remedy.givesUp) {
+          expect(remedy.title).toMatch(/^Give up /)
+          expect(remedies.slice(i).every(({ givesUp }) => givesUp)).toBe(true)
+        }
+        const back = applyEdits(applied.value.plan, applied.value.inverse)
+        expect(back.ok && canonicalPlan(back.value.plan)).toBe(canonicalPlan(faulty))
+      })
+    }
+    expect(offered).toBeGreaterThan(0)
+  })
+  it('leads from the draft of Kiln Night to a clean plan, fault by fault', () => {
+    let draft = demo('kiln-night-draft')
+    const first = check(draft)
+    expect(new Set(first.findings.map(({ id }) => id))).toEqual(new Set(['F02', 'F06', 'C01', 'L01', 'C11']))
+    const arrives: number[] = []
+    for (let { findings, verdict } = first; findings.length > 0; { findings, verdict } = check(draft)) {
+      arrives.push(verdict.arrive)
+      expect(arrives.length).toBeLessThan(7)
+      const applied = applyEdits(draft, remediesOf(check(draft), findings[0]!)[0]!.edits)
+      if (!applied.ok) throw new Error(applied.problem.path)
+      draft = applied.value.plan
+    }
+    expect(check(draft).verdict).toEqual<Verdict>({ arrive: 8, wanted: 8, H: 0, D: 0, R: 0, Q: 0, N: 0 })
+  })
+})
+
+describe('Harbour Robotics Cup', () => {
+  const draft = demo('harbour-robotics-cup-draft')
+  /** Rows of the catalogue that nothing uses say nothing about the show. */
+  const used = (written: Plan): string => {
+    const leads = new Set(
+      Object.values(written.links).flatMap(({ cable, adapters }) => [cable, adapters?.from, adapters?.to]),
+    )
+    return canonicalPlan({
+      ...written,
+      leads: Object.fromEntries(Object.entries(written.leads).filter(([id]) => leads.has(id))),
+    })
+  }
+  const mended: [finding: string, remedy: string][] = [
+    ['F01:link/referee-run/to', 'Set Remote referee to 1080p50'],
+    ['C01:link/tablet-run/cable', 'Take 5 m Passive HDMI with adapter'],
+    ['C04:link/south-main/to', 'Move it to Main input 3'],
+    ['C06:link/pit-iso/to', 'Use Isolated recorder SDI in 4'],
+    ['C08:link/hall-east-end/cable', 'Turn the cable round'],
+    ['C14:link/side-link/from', 'Point Side output 2 at program'],
+    ['L02:link/wide-run/cable', 'Take 75 m RG-6 size coax'],
+    ['O02:sink/overflow-sees', 'Point Main output 2 at clean'],
+    ['A01:device/main', 'Open all 2 sound inputs of Main'],
+    ['C15:kit/repeater-sdi', 'Hire 1 more: 9\u00A0EUR'],
+    ['L01:link/clips-run/cable', 'Take 15 m Active HDMI'],
+    ['R04:show', 'Make Wide, gallery the safe shot'],
+  ]
+  it('has in its draft twelve faults of twelve kinds, told at once', () => {
+    expect(
+      check(draft)
+        .findings.map(({ key }) => key)
+        .sort(),
+    ).toEqual(mended.map(([key]) => key).sort())
+  })
+  it('is clean again, and the very plan, when each is mended by a remedy that is offered', () => {
+    let plan = draft
+    for (const [key, title] of mended) {
+      const checked = check(plan)
+      const remedy = remediesOf(
+        checked,
+        checked.findings.find(finding => finding.key === key)!,
+      ).find(offer => offer.title === title)
+      expect(remedy, `${key}: ${title}`).toBeDefined()
+      const applied = applyEdits(plan, remedy!.edits)
+      if (!applied.ok) throw new Error(applied.problem.path)
+      plan = applied.value.plan
+    }
+    expect(check(plan).verdict).toMatchObject({ arrive: 21, wanted: 21, H: 0, D: 0, R: 0, Q: 0 })
+    expect(used(plan)).toBe(used(demo('harbour-robotics-cup')))
+  })
+})
+
+describe('segments', () => {
+  const two = plan({
+    devices: { cam: 'camera-box-hdmi 1080p59.94', pc: 'computer 1080p60', main: 'switcher-4-strict 1080p59.94' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3', b: 'pc.hdmi-1 > main.in-2 hdmi-passive 3' },
+    segments: {
+      talk: { title: 'Talk', order: 1, sources: ['cam'] },
+      slides: { title: 'Slides', order: 2, sources: ['pc'] },
+    },
+  })
+  it('judges only the sources of the segment', () => {
+    expect(check(two, 'talk').verdict).toMatchObject({ arrive: 1, wanted: 1, D: 0 })
+    expect(check(two, 'slides').verdict).toMatchObject({ arrive: 0, wanted: 1, D: 1 })
+    expect(check(two, 'slides').findings[0]).toMatchObject({ key: 'F02:link/b/to@slides', at: { segment: 'slides' } })
+    expect(check(two).verdict).toMatchObject({ arrive: 1, wanted: 2, D: 1 })
+  })
+})

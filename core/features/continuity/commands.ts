@@ -1,0 +1,71 @@
+import { CATALOGUE_CURRENCY } from '#core/catalog'
+import { own, type Plan } from '#core/document'
+import { Unusable, type Command } from '#core/kernel'
+import type { CommandContext } from '#core/propose'
+import { moneyText } from '#core/words'
+import { singlePoints } from './facts'
+import { placesOf, whatIf, type Loss, type LossEffect } from './loss'
+
+/** Throws on what the plan does not have. */
+function lossNamed(plan: Plan, id: string): Loss {
+  if (own(plan.devices, id)) return { of: 'device', id }
+  if (own(plan.links, id)) return { of: 'link', id }
+  if (placesOf(plan).includes(id)) return { of: 'place', id }
+  if (id === 'mains') return { of: 'power', id }
+  const there = [...Object.keys(plan.devices), ...Object.keys(plan.links), ...placesOf(plan), 'mains']
+  throw new Unusable(`no device, link or place ${id}; there are ${there.join(', ')}`)
+}
+
+function spareWords({ inKit, spareMinor, loss: { of } }: LossEffect, currency: string): string {
+  if (of === 'place' || of === 'power') return 'together'
+  return inKit ? 'a spare is in the kit' : `a spare costs ${moneyText(spareMinor, currency)}`
+}
+
+function pointsText(context: CommandContext, currency: string): string {
+  const lines = singlePoints(context.checked).flatMap(({ sinks, things }) => [
+    sinks.map(({ name }) => name).join(', '),
+    ...things.map(thing => `    ${thing.name} (${spareWords(thing, currency)})`),
+  ])
+  return lines.join('\n') || 'No picture arrives at a sink, so nothing can darken one.'
+}
+
+function effectText(effect: LossEffect, currency: string): string {
+  const dark = effect.sinks.map(({ name, feed }) => (feed ? `${name} (${feed})` : name)).join(', ')
+  return [
+    `Without ${effect.name} (${effect.kind}; ${spareWords(effect, currency)}):`,
+    `  dark: ${dark || 'nothing'}`,
+    ...(effect.sources.length ? [`  lost: ${effect.sources.join(', ')}`] : []),
+    ...effect.still.map(
+      ({ name, sources, sinks }) =>
+        `  ${name} still cuts between ${sources.join(', ') || 'nothing'} for ${sinks.join(', ')}`,
+    ),
+  ].join('\n')
+}
+
+/** As it has always been printed: scripts read the key `stage`. */
+const effectJson = ({ still, ...effect }: LossEffect): object => ({
+  ...effect,
+  still: still.map(({ switcher, ...entry }) => ({ stage: switcher, ...entry })),
+})
+
+const whatif: Command<CommandContext> = {
+  name: 'whatif',
+  about:
+    'says what goes dark when the device or link ID fails, all at the place ID, or the mains; without ID it lists every single thing that darkens a sink.',
+  options: { without: { value: 'ID' } },
+  json: true,
+  run: context => {
+    const { checked, plan, values, json } = context
+    const currency = plan.brief.currency ?? CATALOGUE_CURRENCY
+    const id = values.get('without')
+    if (id === undefined)
+      return {
+        out: json ? JSON.stringify(singlePoints(checked), null, 2) : pointsText(context, currency),
+        exit: 0,
+      }
+    const effect = whatIf(checked, lossNamed(plan, id))
+    return { out: json ? JSON.stringify(effectJson(effect), null, 2) : effectText(effect, currency), exit: 0 }
+  },
+}
+
+export const COMMANDS = [whatif]

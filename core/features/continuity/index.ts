@@ -1,0 +1,1 @@
+export { type LossEffect, lossesOf, placesOf, pointsOf, whatIf } from './loss'

@@ -1,0 +1,158 @@
+import { describe, expect, it } from 'vitest'
+import type { Plan } from '#core/document'
+import { check } from '#core/features'
+import { CLEAN } from '../../../testing/clean'
+import { plan } from '../../../testing/plans'
+import { type Loss, whatIf } from './loss'
+import { singlePoints } from './facts'
+
+/** Two cameras, a feeder with a computer, a splitter with two screens, a recorder whose picture goes on to a capture device. */
+const hall = plan({
+  devices: {
+    cam: 'camera-studio-sdi 1080p50',
+    wide: 'camera-studio-sdi 1080p50',
+    pc: 'computer 1080p50',
+    side: 'switcher-4-strict 1080p50',
+    main: 'switcher-8-mixed 1080p50',
+    split: 'splitter-hdmi',
+    left: 'screen',
+    right: 'screen',
+    rec: 'recorder-hdmi',
+    cap: 'capture-hdmi',
+  },
+  links: {
+    a: 'cam.sdi > main.in-5 coax-rg6 20',
+    b: 'wide.sdi > main.in-6 coax-rg6 20',
+    c: 'pc.hdmi-1 > side.in-1 hdmi-passive 2',
+    up: 'side.out-1 > main.in-1 hdmi-passive 1',
+    s: 'main.out-3 > split.in hdmi-passive 1',
+    l: 'split.out-1 > left.in hdmi-passive 3',
+    r: 'split.out-2 > right.in hdmi-passive 3',
+    k: 'main.out-4 > rec.in hdmi-passive 1',
+    on: 'rec.loop > cap.in hdmi-passive 1',
+  },
+  kit: {
+    screens: { kind: 'model', id: 'screen', owned: 3 },
+    splitters: { kind: 'model', id: 'splitter-hdmi', owned: 1 },
+  },
+})
+// The third output's factory setting is multiview.
+const checked = check({
+  ...hall,
+  devices: { ...hall.devices, main: { ...hall.devices.main!, ports: { 'out-3': { feed: 'program' } } } },
+})
+const dark = (loss: Loss) =>
+  whatIf(checked, loss)
+    .sinks.map(({ name }) => name)
+    .sort()
+
+describe('what if', () => {
+  it.each<[string, Loss, string[], string[]]>([
+    ['the last switcher', { of: 'device', id: 'main' }, ['cap', 'left', 'rec', 'right'], ['cam', 'wide']], // the computer still reaches its feeder
+    ['the splitter', { of: 'device', id: 'split' }, ['left', 'right'], []],
+    ['the recorder, which passes its picture on', { of: 'device', id: 'rec' }, ['cap'], []],
+    ['one leg of the splitter', { of: 'link', id: 'r' }, ['right'], []],
+    ['a screen, which darkens nobody else', { of: 'device', id: 'left' }, [], []],
+    ['a camera', { of: 'device', id: 'cam' }, [], ['cam']],
+    ['the feeder', { of: 'device', id: 'side' }, [], ['pc']],
+  ])('%s fails', (_, loss, sinks, sources) => {
+    expect(dark(loss)).toEqual(sinks)
+    expect([...whatIf(checked, loss).sources].sort()).toEqual(sources.sort())
+  })
+  it('says what can still be cut to, and who sees it', () => {
+    expect(whatIf(checked, { of: 'device', id: 'side' }).still).toEqual([
+      {
+        switcher: 'main',
+        name: 'main',
+        sources: ['cam', 'wide'],
+        sinks: expect.arrayContaining(['left', 'right', 'rec', 'cap']),
+      },
+    ])
+    expect(whatIf(checked, { of: 'device', id: 'main' }).still).toEqual([])
+  })
+  it('takes a spare from the kit where one is idle', () => {
+    // Three screens are owned and two are used; of splitters one is owned and used.
+    expect(whatIf(checked, { of: 'device', id: 'left' })).toMatchObject({ spareMinor: 0, inKit: true })
+    expect(whatIf(checked, { of: 'device', id: 'split' })).toMatchObject({
+      spareMinor: hall.models['splitter-hdmi']!.priceMinor,
+      inKit: false,
+    })
+  })
+  it('ranks single points by the program that they darken, and groups those that darken the same', () => {
+    const points = singlePoints(checked)
+    expect(points.map(({ sinks, things }) => [sinks.length, things.map(({ loss }) => loss.id).sort()])).toEqual([
+      [4, ['main']],
+      [2, ['k']],
+      [2, ['s', 'split']],
+      [1, ['on', 'rec']],
+      [1, ['l']],
+      [1, ['r']],
+    ])
+  })
+  it('throws on what the plan does not have', () => {
+    expect(() => whatIf(checked, { of: 'device', id: 'gone' })).toThrow('no device gone')
+    expect(() => whatIf(checked, { of: 'link', id: 'constructor' })).toThrow('no link constructor')
+  })
+})
+
+/** Which sinks are reached, by nothing but links and the paths of models: right wherever every format fits. */
+function reached({ devices, links, models }: Plan, lost: Loss): Set<string> {
+  const lit = new Set<string>()
+  const gone = (device: string) => lost.of === 'device' && lost.id === device
+  for (let grown = true; grown;) {
+    const size = lit.size
+    for (const [id, { from, to }] of Object.entries(links)) {
+      if (!from || !to || (lost.of === 'link' && lost.id === id) || gone(from.device) || gone(to.device)) continue
+      const model = models[devices[from.device]!.model]!
+      const gives =
+        model.role === 'source' ||
+        (model.role === 'switcher' || model.kind === 'multiviewer'
+          ? Object.entries(model.ports).some(
+              ([port, { dir, carries }]) =>
+                dir === 'in' && carries !== 'sound' && carries !== 'control' && lit.has(`${from.device}/${port}`),
+            )
+          : model.paths.some(
+              path =>
+                path.to.includes(from.port) &&
+                path.from.some(
+                  port =>
+                    lit.has(`${from.device}/${port}`) &&
+                    // A matrix shows what its output is set to: where nothing is set, the input of the same number.
+                    (path.format !== 'chosen' ||
+                      (devices[from.device]!.ports?.[from.port]?.of ?? from.port.replace('out', 'in')) === port),
+                ),
+            ))
+      if (gives) lit.add(`${to.device}/${to.port}`)
+    }
+    grown = lit.size > size
+  }
+  return new Set(
+    [...lit].filter(key => {
+      const device = devices[key.split('/')[0]!]!
+      return models[device.model]!.role === 'sink'
+    }),
+  )
+}
+
+describe('in every clean plan', () => {
+  it.each(Object.entries(CLEAN))('%s: each loss darkens what a walk along the links no longer reaches', (_, clean) => {
+    const before = check(clean)
+    const whole = reached(clean, { of: 'link', id: '' })
+    const losses: Loss[] = [
+      ...Object.keys(clean.devices).map((id): Loss => ({ of: 'device', id })),
+      ...Object.keys(clean.links).map((id): Loss => ({ of: 'link', id })),
+    ]
+    for (const loss of losses) {
+      const left = reached(clean, loss)
+      const expected = [...whole].filter(
+        key => !left.has(key) && !(loss.of === 'device' && key.startsWith(`${loss.id}/`)),
+      )
+      expect(
+        whatIf(before, loss)
+          .sinks.map(({ device, port }) => `${device}/${port}`)
+          .sort(),
+        `${loss.of} ${loss.id}`,
+      ).toEqual(expected.sort())
+    }
+  })
+})

@@ -1,0 +1,60 @@
+import { tracedOf, type Traced } from '#core/chain'
+import type { Edit, Plan } from '#core/document'
+import { verdict } from './verdict/feature'
+import { patch } from './patch/feature'
+import { insideFeature } from './inside/feature'
+import { whyFeature } from './why/feature'
+import { engineOf } from '#core/kernel'
+import type { CommandContext } from '#core/propose'
+import { continuity } from './continuity/feature'
+import { control } from './control/feature'
+import { crew } from './crew/feature'
+import { inputs } from './inputs/feature'
+import { kit } from './kit/feature'
+import { order } from './order/feature'
+import { outputs } from './outputs/feature'
+import { paper } from './paper/feature'
+import { picture } from './picture/feature'
+import { power } from './power/feature'
+import { sound } from './sound/feature'
+import { standard } from './standard/feature'
+
+/** Every subject of the program. */
+export const FEATURES = [
+  verdict,
+  picture,
+  standard,
+  patch,
+  outputs,
+  inputs,
+  sound,
+  control,
+  kit,
+  continuity,
+  insideFeature,
+  whyFeature,
+  crew,
+  paper,
+  power,
+  order,
+]
+
+const engine = engineOf<Plan, Traced, Edit, CommandContext>({
+  features: FEATURES,
+  view: tracedOf,
+  // Format, connection, length, outputs, sound, keys, network, endurance, power, room.
+  order: 'FCLOAKNEPR',
+  segments: ({ plan }) =>
+    Object.entries(plan.segments)
+      .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
+      .map(([id]) => id),
+  accepted: ({ plan }, key) => Object.values(plan.accepted).find(({ finding }) => finding === key)?.reason,
+})
+
+/** Traces and checks a valid plan, or one segment of it (where only the segment's sources count as wanted). */
+export const { check, say, rules: RULES } = engine
+
+/** Every command of the command line. */
+export const COMMANDS = FEATURES.flatMap(({ commands = [] }) => commands)
+
+export { QUERIES, type Answer, type QueryArguments, type QueryName } from './queries'

@@ -1,0 +1,8 @@
+import { feature } from '#core/propose'
+import { inputsFull } from './rules/inputs-full'
+import { spareInputs } from './rules/spare-inputs'
+
+export const inputs = feature({
+  id: 'inputs',
+  rules: [inputsFull, spareInputs],
+})

@@ -1,0 +1,32 @@
+import { count, ghost } from '#core/kernel'
+import { idleSources, inputsAreFull, moreInputs, removalEdits, rule } from '#core/propose'
+
+export const inputsFull = rule({
+  code: 'C09',
+  about: 'More sources than inputs.',
+  messages: {
+    full: {
+      severity: 'D',
+      says: 'No input is left for {idle} of {sources} sources: with every input taken, what is not connected cannot be shown.',
+    },
+  },
+  find: (traced, say) => {
+    if (!inputsAreFull(traced)) return []
+    const sources = [...traced.chain.nodes.values()].filter(({ model }) => model.role === 'source').length
+    const idle = idleSources(traced)
+    return [
+      {
+        ...ghost('Inputs', say('full', { on: 'show' }, { idle: count(idle.length), sources: count(sources) })),
+        run: `source:${idle[0]!.id}`,
+      },
+    ]
+  },
+  remedies: traced => [
+    ...moreInputs(traced),
+    ...idleSources(traced).map(node => ({
+      title: `Give up ${node.device.name}`.slice(0, 120),
+      edits: removalEdits(traced.plan, node.id),
+      givesUp: true as const,
+    })),
+  ],
+})

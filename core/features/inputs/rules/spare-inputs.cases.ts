@@ -1,0 +1,52 @@
+import { type Faulty } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'no input spare for the late guest',
+    gives: ['C10'],
+    plan: plan({
+      brief: { spareInputs: 1 },
+      devices: {
+        a: 'computer 1080p59.94',
+        b: 'computer 1080p59.94',
+        c: 'camera-box-hdmi 1080p59.94',
+        d: 'camera-box-hdmi 1080p59.94',
+        main: 'switcher-4-multiview 1080p59.94',
+        scr: 'screen',
+      },
+      links: {
+        a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
+        b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
+        c: 'c.hdmi > main.in-3 hdmi-passive 2',
+        d: 'd.hdmi > main.in-4 hdmi-passive 2',
+        m: 'main.out-3 > scr.in hdmi-passive 2',
+      },
+    }),
+    offers: ['Put a feeder before', 'Use a larger switcher', 'Give up 1 input held free'],
+    says: ['1 input spare', 'none is free'],
+  },
+  {
+    name: 'two guests late and one input free',
+    gives: ['C10'],
+    plan: plan({
+      brief: { spareInputs: 2 },
+      devices: {
+        a: 'computer 1080p59.94',
+        b: 'computer 1080p59.94',
+        c: 'computer 1080p59.94',
+        main: 'switcher-4-multiview 1080p59.94',
+        scr: 'screen',
+      },
+      links: {
+        a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
+        b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
+        c: 'c.hdmi-1 > main.in-3 hdmi-passive 2',
+        m: 'main.out-3 > scr.in hdmi-passive 2',
+      },
+      wants: { scr: 'multiview' },
+    }),
+    offers: ['feeder'],
+    says: ['2', '1'],
+  },
+]

@@ -1,0 +1,1 @@
+export type { Share } from './inside'

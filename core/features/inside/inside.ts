@@ -1,0 +1,132 @@
+import { carriesPicture, portsOf } from '#core/catalog'
+import { type Run, type Traced, gathers, isSwitcher, socketKey } from '#core/chain'
+import { type LinkEnd, own } from '#core/document'
+
+/** What one deliverable holds of one layer. */
+export type Share =
+  /** It shows nothing else, or always. */
+  | 'always'
+  /** It can be cut there. */
+  | 'can'
+  /** It is one tile among others. */
+  | 'tile'
+  /** It is heard there. */
+  | 'heard'
+  | undefined
+
+export interface Layer {
+  readonly device: string
+  readonly name: string
+  readonly of: 'picture' | 'sound'
+}
+
+/** A screen, recorder, encoder or capture, by the input that is fed. */
+export interface Deliverable {
+  readonly device: string
+  readonly port: string
+  readonly name: string
+  /** What its output carries; absent where a source comes straight. */
+  readonly feed: string | undefined
+  readonly wanted: string | undefined
+  readonly lit: boolean
+  /** Asked with sound, and none is heard. */
+  readonly misses: readonly string[]
+}
+
+/** Layers by deliverables: `share[i][j]` is what deliverable j holds of layer i. */
+export interface Inside {
+  readonly layers: readonly Layer[]
+  readonly deliverables: readonly Deliverable[]
+  readonly share: readonly (readonly Share[])[]
+}
+
+/**
+ * What lies inside each deliverable: every source's picture, through switchers and multiviewers of any depth, and every
+ * sound. Linear in deliverables times hops.
+ */
+export function inside(traced: Traced): Inside {
+  const { chain, runs, sound, plan } = traced
+  const ends = runs
+    .filter(({ beside, end }) => !beside && end && chain.nodes.get(end.device)!.model.role === 'sink')
+    .sort((a, b) => order(a) - order(b) || (a.end!.port < b.end!.port ? -1 : 1))
+  const shares = ends.map(run => ({ run, pictures: run.lit ? pictures(run, new Set()) : new Map<string, Share>() }))
+  const nodes = [...chain.nodes.values()].sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
+  const heard = (end: LinkEnd) =>
+    chain.nodes.get(end.device)!.model.ports[end.port]?.sound
+      ? sound.arriving.get(socketKey(end.device, end.port))
+      : undefined
+  const layers: Layer[] = [
+    ...nodes
+      .filter(({ model }) => model.role === 'source')
+      .map((node): Layer => ({ device: node.id, name: node.device.name, of: 'picture' })),
+    ...nodes
+      .filter(({ id, model }) =>
+        model.role === 'sound'
+          ? Object.values(model.ports).some(port => port.dir === 'out' && port.sound)
+          : ends.some(({ end }) => heard(end!)?.has(id)),
+      )
+      .map((node): Layer => ({ device: node.id, name: node.device.name, of: 'sound' })),
+  ]
+  return {
+    layers,
+    deliverables: shares.map(({ run }): Deliverable => {
+      const { device, port } = run.end!
+      const want = Object.values(plan.wants).find(({ sink }) => sink === device)
+      const misses = [
+        ...(run.lit ? [] : ['the picture']),
+        ...(want?.sound && !heard({ device, port })?.size ? ['sound'] : []),
+        ...(want && run.lit && carries(run) !== want.feed ? [want.feed] : []),
+      ]
+      return {
+        device,
+        port,
+        name: inputName(device, port),
+        feed: carries(run),
+        wanted: want?.feed,
+        lit: run.lit,
+        misses,
+      }
+    }),
+    share: layers.map(layer =>
+      shares.map(({ run, pictures: held }): Share =>
+        layer.of === 'picture' ? held.get(layer.device) : heard(run.end!)?.has(layer.device) ? 'heard' : undefined,
+      ),
+    ),
+  }
+
+  /** The name of a sink, with its plug where it has several. */
+  function inputName(device: string, port: string): string {
+    const {
+      device: { name },
+      model,
+    } = chain.nodes.get(device)!
+    return portsOf(model, 'in').filter(([, row]) => carriesPicture(row)).length > 1
+      ? `${name}, ${model.ports[port]!.title}`
+      : name
+  }
+
+  function order({ end }: Run): number {
+    return chain.nodes.get(end!.device)!.device.order
+  }
+
+  function carries(run: Run): string | undefined {
+    return run.links[0]?.signal?.feed
+  }
+
+  /** The sources whose picture a run brings, or could bring when somebody cuts to it. */
+  function pictures({ origin, links }: Run, passed: ReadonlySet<string>): Map<string, Share> {
+    const held = new Map<string, Share>()
+    const node = origin && chain.nodes.get(origin.device)
+    if (!node || passed.has(node.id)) return held
+    if (!gathers(node)) return held.set(node.id, 'always')
+    const tiled = !isSwitcher(node) || links[0]?.signal?.feed === 'multiview'
+    for (const run of runs) {
+      if (run.beside || !run.lit || run.end?.device !== node.id || own(node.device.ports, run.end.port)?.offAir)
+        continue
+      for (const [source, share] of pictures(run, new Set([...passed, node.id])))
+        if (held.get(source) === undefined || held.get(source) === 'can')
+          held.set(source, tiled && share !== 'can' ? 'tile' : 'can')
+    }
+    return held
+  }
+}

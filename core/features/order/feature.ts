@@ -1,0 +1,5 @@
+import { feature } from '#core/propose'
+import { USE_ANCHOR } from './anchors'
+import { segmentUnwired } from './rules/segment-unwired'
+
+export const order = feature({ id: 'order', anchors: [USE_ANCHOR], rules: [segmentUnwired] })

@@ -1,0 +1,27 @@
+import { SEEN, STAGE, type Faulty } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'a wanted sink without a feed, with an output free',
+    gives: ['O01'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, proj: 'projector', rec: 'recorder-hdmi' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3', ...SEEN },
+      wants: { proj: 'program', rec: 'program' },
+    }),
+    offers: ['main output 2', 'Put in HDMI splitter', 'Give up'],
+    says: ['rec should see program'],
+  },
+  {
+    name: 'a recorder that nothing feeds',
+    gives: ['O01'],
+    plan: plan({
+      devices: { cam: 'camera-studio-sdi 1080p50', main: 'switcher-12-sdi 1080p50', rec: 'recorder-2160' },
+      links: { a: 'cam.sdi > main.in-1 coax-rg6 20' },
+      wants: { rec: 'clean' },
+    }),
+    offers: ['Feed it from main output 1', 'Give up clean at rec'],
+    says: ['rec', 'clean'],
+  },
+]

@@ -1,0 +1,42 @@
+import { STAGE, type Faulty } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'the multiview shown to the audience',
+    gives: ['O02'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: { model: 'switcher-4-scaling', ports: { 'out-2': { feed: 'multiview' } } },
+        hall: 'projector',
+      },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-2 > hall.in hdmi-passive 5' },
+      wants: { hall: 'program' },
+    }),
+    offers: ['Point main output 2 at program', 'Feed it from main output 1', 'Give up'],
+    says: ['hall should see program and gets multiview'],
+  },
+  {
+    name: 'a camera where program was asked',
+    gives: ['O02'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94', main: STAGE, hall: 'projector' },
+      links: { a: 'cam.hdmi > hall.in hdmi-passive 2', b: 'two.hdmi > main.in-1 hdmi-passive 2' },
+      wants: { hall: 'program' },
+    }),
+    offers: ['Give up program at hall'],
+    says: ['hall should see program and gets cam'],
+  },
+  {
+    name: 'a source without sound straight to what should be heard',
+    gives: ['O02', 'A01'],
+    plan: plan({
+      devices: { pad: 'tablet-drawing 1080p59.94', cap: 'capture-hdmi' },
+      links: { a: 'pad.hdmi > cap.in hdmi-passive 2 adapter-hdmi-mini' },
+      wants: { cap: { feed: 'program', sound: true } },
+    }),
+    offers: ['Give up program at cap'],
+    says: ['gets pad'],
+  },
+]

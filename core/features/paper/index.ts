@@ -1,0 +1,1 @@
+export { paperText } from './papers'

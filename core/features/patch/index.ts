@@ -1,0 +1,7 @@
+export { choose, chooserOf } from './choose'
+export type { Growth } from './grow'
+export { composed } from './lay'
+export { type Asked, type Offer, type Progress, type Proposals, type Sums, propose } from './propose'
+export type { Means, Task } from './question'
+export { taskOf } from './task'
+export { PRESETS, type PresetId, WEIGHT_NAMES, type Weights } from './weights'

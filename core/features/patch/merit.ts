@@ -1,0 +1,113 @@
+import { carriesPicture, isCamera, makesInAnyMode, portsOf } from '#core/catalog'
+import type { DeviceNode } from '#core/chain'
+import type { Plan } from '#core/document'
+import {
+  SLOW_BEAT,
+  type VideoFormat,
+  beatOf,
+  frameMs,
+  framesPerSecond,
+  hdmiRate,
+  listFormats,
+  mainsOf,
+  raster,
+  sameFormat,
+  setsContain,
+} from '#core/signal'
+
+/** Steps by which a standard shows less than 1080 lines, progressive, at about 50 pictures a second; and lamps that beat. */
+export function standardSteps(plan: Plan, format: VideoFormat): number {
+  const pictures = framesPerSecond(format.rate) * (format.scan === 'i' ? 2 : 1)
+  const beats = plan.brief.mains !== undefined && beatOf(mainsOf(plan.brief.mains).hz, pictures) > SLOW_BEAT
+  const cameras = beats
+    ? Object.values(plan.devices).filter(({ model, shutter }) => shutter === undefined && isCamera(plan.models[model]!))
+        .length
+    : 0
+  return (
+    (raster(format.raster).height < 1080 ? 2 : 0) + (format.scan === 'i' ? 1 : 0) + (pictures < 40 ? 4 : 0) + cameras
+  )
+}
+
+/** What sources can make and sinks can take by themselves. */
+export interface Ability {
+  /** Sources that can be set to the format. */
+  readonly makers: (format: VideoFormat) => ReadonlySet<string>
+  readonly takers: (format: VideoFormat) => ReadonlySet<string>
+}
+
+export function abilityOf(nodes: readonly DeviceNode[]): Ability {
+  const remembered = (test: (node: DeviceNode, format: VideoFormat) => boolean) => {
+    const known = new Map<string, ReadonlySet<string>>()
+    return (format: VideoFormat) => {
+      const key = JSON.stringify(format)
+      const found = known.get(key) ?? new Set(nodes.filter(node => test(node, format)).map(({ id }) => id))
+      known.set(key, found)
+      return found
+    }
+  }
+  return {
+    makers: remembered(
+      (node, format) =>
+        node.model.role === 'source' &&
+        portsOf(node.model, 'out').some(
+          ([id, port]) =>
+            carriesPicture(port) && makesInAnyMode(node.model, id).some(({ sets }) => setsContain(sets, format)),
+        ),
+    ),
+    takers: remembered(
+      (node, format) =>
+        node.model.role === 'sink' &&
+        portsOf(node.model, 'in').some(
+          ([, { takes }]) => takes === undefined || takes === 'standard' || setsContain(takes, format),
+        ),
+    ),
+  }
+}
+
+const within = (few: ReadonlySet<string>, many: ReadonlySet<string>): boolean => [...few].every(one => many.has(one))
+
+/**
+ * The standards worth considering: one that another beats or equals in all respects (whoever makes and takes it, the
+ * switchers that offer it, what it asks of cables, how long its frames last, how it looks) is left out. Those in use stay, and the one that is given.
+ */
+export function worthwhile(
+  plan: Plan,
+  switchers: readonly DeviceNode[],
+  ability: Ability,
+  given?: VideoFormat,
+): VideoFormat[] {
+  const all: VideoFormat[] = []
+  for (const { model } of switchers)
+    for (const format of listFormats(model.standards ?? []))
+      if (!all.some(known => sameFormat(known, format))) all.push(format)
+  const inUse = (format: VideoFormat) =>
+    (given !== undefined && sameFormat(format, given)) ||
+    switchers.some(({ standard }) => standard && sameFormat(standard, format))
+  const clock = (format: VideoFormat) => hdmiRate(format, { sampling: '4:4:4', depth: 8 })?.characterMHz ?? Infinity
+  const offering = (format: VideoFormat) =>
+    new Set(switchers.filter(({ model }) => setsContain(model.standards ?? [], format)).map(({ id }) => id))
+  const least = (a: VideoFormat, b: VideoFormat): boolean =>
+    within(ability.makers(b), ability.makers(a)) &&
+    within(ability.takers(b), ability.takers(a)) &&
+    within(offering(b), offering(a)) &&
+    clock(a) <= clock(b) &&
+    frameMs(a.rate) <= frameMs(b.rate) &&
+    standardSteps(plan, a) <= standardSteps(plan, b)
+  return all.filter(
+    (format, i) =>
+      inUse(format) ||
+      !all.some((other, j) => i !== j && least(other, format) && (!least(format, other) || inUse(other) || j < i)),
+  )
+}
+
+/**
+ * Whether a feeder can gain by standing in another standard than the switcher that it feeds: the one conversion on its
+ * link must spare those of at least two sources.
+ */
+export function gainsApart(ability: Ability, feeder: DeviceNode, own: VideoFormat, next: VideoFormat): boolean {
+  const there = ability.makers(next)
+  return (
+    !setsContain(feeder.model.standards ?? [], next) ||
+    [...ability.makers(own)].filter(id => !there.has(id)).length >= 2
+  )
+}

@@ -1,0 +1,46 @@
+import { runWith, socketName, stoppedBy, wireAt } from '#core/chain'
+import { text } from '#core/kernel'
+import { Draft, freeInputs, moveInput, rule } from '#core/propose'
+
+export const doubleInput = rule({
+  code: 'C04',
+  about: 'Two cables go into one input.',
+  messages: {
+    stopped: {
+      severity: 'D',
+      says: '{input} holds the cable from {other} already, and that from {sender} is planned into it too: only one can be plugged in.',
+    },
+  },
+  find: (traced, say) =>
+    stoppedBy(traced, 'double-input').map(({ wire, signal, stop }) => {
+      const other = traced.chain.wires.get(stop.other)!
+      return say(
+        'stopped',
+        { on: 'link', link: wire.id, part: 'to' },
+        {
+          input: text(socketName(wire.to!)),
+          other: text(other.from ? other.from.node.device.name : 'a loose end'),
+          sender: text(traced.chain.nodes.get(signal!.origin.device)!.device.name),
+        },
+        runWith(traced, wire.id)?.id,
+      )
+    }),
+  remedies: (traced, found) => {
+    const at = wireAt(traced, found)
+    if (!at?.wire.to || at.stop?.why !== 'double-input') return []
+    const free = freeInputs(traced, at.wire.to.node.id)
+    const other = traced.trace.wires.get(at.stop.other)!
+    const draft = new Draft(traced.plan)
+    if (!other.signal) draft.disconnect(at.stop.other)
+    return [
+      ...moveInput(traced, at, free).slice(0, 4),
+      ...moveInput(traced, other, free)
+        .slice(0, 2)
+        .map(({ title, edits }) => ({
+          title: title.replace('Move it', `Move ${other.wire.from?.node.device.name ?? 'the other'}`),
+          edits,
+        })),
+      ...(draft.edits.length ? [{ title: 'Take out the other cable, which carries nothing', edits: draft.edits }] : []),
+    ]
+  },
+})

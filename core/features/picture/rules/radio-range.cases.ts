@@ -1,0 +1,73 @@
+import { STAGE, type Faulty } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    // 32.44 + 20 log10(0.2) + 20 log10(5500) = 93.27 dB over 200 m; 20 + 4 - 93.27 - 12 (crowd) - 6 (fading) + 72 = -15.27 dB.
+    name: 'radio through a crowd',
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        two: 'camera-box-hdmi 1080p59.94',
+        air: { model: 'radio-hdmi', air: { m: 200, crowd: true } },
+        main: STAGE,
+      },
+      links: {
+        a: 'cam.hdmi > air.in hdmi-passive 0',
+        b: 'air.out > main.in-1 hdmi-passive 1',
+        c: 'two.hdmi > main.in-2 hdmi-passive 2',
+      },
+    }),
+    offers: ['In its place'],
+    says: ['200\u00A0m', 'through a crowd', '15.3\u00A0dB'],
+  },
+  {
+    // 60 m: 82.82 dB; 24 - 82.82 - 12 - 6 + 72 = -4.82 dB with the crowd, 7.18 dB above it.
+    name: 'radio through a crowd, near enough to rise above it',
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        two: 'camera-box-hdmi 1080p59.94',
+        air: { model: 'radio-hdmi', air: { m: 60, crowd: true } },
+        main: STAGE,
+      },
+      links: {
+        a: 'cam.hdmi > air.in hdmi-passive 0',
+        b: 'air.out > main.in-1 hdmi-passive 1',
+        c: 'two.hdmi > main.in-2 hdmi-passive 2',
+      },
+    }),
+    offers: ['Raise the aerials above the crowd', 'In its place'],
+    says: ['4.8\u00A0dB'],
+  },
+  {
+    name: 'two radio links on one channel',
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        two: 'camera-box-hdmi 1080p59.94',
+        pc: 'computer 1080p59.94',
+        x: { model: 'radio-hdmi', air: { m: 20, channel: 3 } },
+        y: { model: 'radio-hdmi', air: { m: 20, channel: 3 } },
+        main: 'switcher-4-multiview 1080p59.94',
+        op: 'screen',
+        three: { model: 'camera-box-hdmi', shot: 'safe' },
+      },
+      links: {
+        a: 'cam.hdmi > x.in hdmi-passive 0',
+        b: 'x.out > main.in-1 hdmi-passive 1',
+        c: 'two.hdmi > y.in hdmi-passive 0',
+        d: 'y.out > main.in-2 hdmi-passive 1',
+        e: 'pc.hdmi-1 > main.in-3 hdmi-passive 2',
+        f: 'three.hdmi > main.in-4 hdmi-passive 2',
+        o: 'main.out-3 > op.in hdmi-passive 2',
+      },
+      wants: { op: 'multiview' },
+    }),
+    offers: ['Set y to channel 1', 'Set y to channel 2', 'Set y to channel 4'],
+    says: ['x', 'y', 'channel 3'],
+  },
+]

@@ -1,0 +1,125 @@
+import { type DeviceNode, type Traced, type WireTrace, runWith, wireAt } from '#core/chain'
+import type { Air } from '#core/document'
+import { count, length, loss, text } from '#core/kernel'
+import { Draft, type Proposal, isRadio, replaceDevice, rule, swapRadio } from '#core/propose'
+import { FADING_DB, radioMarginDb, radioRangeM } from '#core/signal'
+
+export const radioRange = rule({
+  code: 'L08',
+  about: 'A radio link beyond its range, without line of sight, or on a channel that is taken.',
+  messages: {
+    far: {
+      severity: 'R',
+      says: '{radio} has to bring the picture {distance} through the air{between}; with {fading} kept against fading it carries {range} there, and is {short} short: the picture drops out.',
+    },
+    clash: { severity: 'R', says: '{radio} and {other} both send on channel {channel}: each disturbs the other.' },
+  },
+  find: (traced, say) => [
+    ...links(traced).flatMap(({ wire, signal, node, air }) => {
+      const margin = radioMarginDb(node.model.radio!, air)
+      return signal && margin < 0
+        ? [
+            say(
+              'far',
+              { on: 'link', link: wire.id, part: 'to' },
+              {
+                radio: text(node.device.name),
+                distance: length(air.m),
+                between: text(between(air)),
+                fading: loss(FADING_DB),
+                range: length(Math.floor(radioRangeM(node.model.radio!, air))),
+                short: loss(-margin),
+              },
+              runWith(traced, wire.id)?.id,
+            ),
+          ]
+        : []
+    }),
+    ...clashes(traced).map(({ wire, node, other, air }) =>
+      say(
+        'clash',
+        { on: 'device', device: node.id },
+        {
+          radio: text(node.device.name),
+          other: text(other.device.name),
+          channel: count(air.channel!),
+        },
+        runWith(traced, wire.id)?.id,
+      ),
+    ),
+  ],
+  remedies: (traced, found) => {
+    if (found.says === 'clash') return freeChannels(traced, found.at.on === 'device' ? found.at.device : '')
+    const at = wireAt(traced, found)
+    const link = at && links(traced).find(({ wire }) => wire.id === at.wire.id)
+    return at && link
+      ? [...clear(traced, link), ...swapRadio(traced, at), ...replaceDevice(traced, link.node.id, 2, true)]
+      : []
+  },
+})
+
+interface RadioLink extends WireTrace {
+  readonly node: DeviceNode
+  readonly air: Air
+}
+
+/** The links into radio senders of which somebody said how far they go. */
+const links = ({ trace }: Traced): RadioLink[] =>
+  [...trace.wires.values()]
+    .flatMap(at => {
+      const node = at.wire.to?.node
+      return node && isRadio(node.model) && node.model.radio && node.device.air && at.arrives
+        ? [{ ...at, node, air: node.device.air }]
+        : []
+    })
+    .sort((a, b) => (a.node.id < b.node.id ? -1 : 1))
+
+const between = ({ crowd, wall }: Air): string =>
+  crowd && wall ? ', through a crowd and a wall' : crowd ? ', through a crowd' : wall ? ', through a wall' : ''
+
+/** Every link on a channel that an earlier one of the same band has. */
+function clashes(traced: Traced): (RadioLink & { readonly other: DeviceNode })[] {
+  const taken = new Map<string, DeviceNode>()
+  return links(traced).flatMap(link => {
+    if (link.air.channel === undefined) return []
+    const key = `${link.node.model.radio!.fMHz}/${link.air.channel}`
+    const other = taken.get(key)
+    if (other) return [{ ...link, other }]
+    taken.set(key, link.node)
+    return []
+  })
+}
+
+/** Aerials that are raised, or stand where they see each other. */
+function clear({ plan }: Traced, { node, air }: RadioLink): Proposal[] {
+  const without = (fields: readonly ('crowd' | 'wall')[], title: string): Proposal[] => {
+    if (fields.some(field => !air[field])) return []
+    const draft = new Draft(plan)
+    for (const field of fields) draft.set(['devices', node.id, 'air', field])
+    return [{ title, edits: draft.edits }]
+  }
+  return [
+    ...without(['crowd'], 'Raise the aerials above the crowd'),
+    ...without(['wall'], 'Move an aerial, so that they see each other'),
+    ...without(['crowd', 'wall'], 'Raise the aerials, and move one so that they see each other'),
+  ]
+}
+
+function freeChannels(traced: Traced, id: string): Proposal[] {
+  const mine = links(traced).find(({ node }) => node.id === id)
+  if (!mine) return []
+  const { fMHz, channels } = mine.node.model.radio!
+  const taken = new Set(
+    links(traced)
+      .filter(({ node }) => node.model.radio!.fMHz === fMHz)
+      .map(({ air }) => air.channel),
+  )
+  return Array.from({ length: channels }, (_, i) => i + 1)
+    .filter(channel => !taken.has(channel))
+    .slice(0, 3)
+    .map(channel => {
+      const draft = new Draft(traced.plan)
+      draft.set(['devices', id, 'air', 'channel'], channel)
+      return { title: `Set ${mine.node.device.name} to channel ${channel}`.slice(0, 120), edits: draft.edits }
+    })
+}

@@ -1,0 +1,51 @@
+import { type WireTrace, runWith, socketName, wireAt } from '#core/chain'
+import { own } from '#core/document'
+import { text } from '#core/kernel'
+import { Draft, rule, setTrait } from '#core/propose'
+import type { Range } from '#core/signal'
+
+export const rangeMisread = rule({
+  code: 'F09',
+  about: 'Full and narrow range are read differently at the two ends.',
+  messages: {
+    full: {
+      severity: 'Q',
+      says: '{sender} sends full range (0 to 255), and {input} reads it as narrow (16 to 235): black and white are cut off.',
+    },
+    narrow: {
+      severity: 'Q',
+      says: '{sender} sends narrow range (16 to 235), and {input} reads it as full (0 to 255): black is grey and the picture is veiled.',
+    },
+  },
+  find: (traced, say) =>
+    [...traced.trace.wires.values()].filter(misread).map(({ wire, signal }) =>
+      say(
+        signal!.range,
+        { on: 'link', link: wire.id, part: 'to' },
+        {
+          sender: text(traced.chain.nodes.get(signal!.origin.device)!.device.name),
+          input: text(socketName(wire.to!)),
+        },
+        runWith(traced, wire.id)?.id,
+      ),
+    ),
+  remedies: (traced, found) => {
+    const at = wireAt(traced, found)
+    if (!at?.wire.to) return []
+    const { node, portId, port } = at.wire.to
+    const draft = new Draft(traced.plan)
+    draft.set(['devices', node.id, 'ports', portId, 'range'], at.signal!.range)
+    return [
+      ...setTrait(traced, at.signal!, 'ranges', reading(at)!, `${reading(at)} range`),
+      ...(port?.ranges?.includes(at.signal!.range)
+        ? [{ title: `Read ${at.signal!.range} range at ${socketName(at.wire.to)}`, edits: draft.edits }]
+        : []),
+    ]
+  },
+})
+
+/** What the input takes the values for; undefined where it goes by what is signalled. */
+const reading = ({ wire: { to } }: WireTrace): Range | undefined =>
+  to?.port?.ranges && (own(to.node.device.ports, to.portId)?.range ?? to.port.ranges[0])
+const misread = (at: WireTrace): boolean =>
+  at.arrives && at.signal !== undefined && reading(at) !== undefined && reading(at) !== at.signal.range

@@ -1,0 +1,36 @@
+import { STAGE, type Faulty } from '../../../../testing/cases'
+import { fmt, plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'readouts that can be switched off',
+    gives: ['F11'],
+    plan: plan({
+      devices: {
+        cam: {
+          model: 'camera-mirrorless',
+          mode: 'live',
+          limitsOff: true,
+          ports: { hdmi: { format: fmt('1080p59.94') } },
+        },
+        main: STAGE,
+      },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-mini' },
+    }),
+    offers: ['Switch the readouts off at cam HDMI out'],
+    says: ['cam HDMI out', 'menus and readouts'],
+  },
+  {
+    name: 'readouts that always show',
+    gives: ['F11'],
+    plan: plan({
+      devices: {
+        cam: { model: 'camera-consumer', limitsOff: true, ports: { hdmi: { format: fmt('1080p59.94') } } },
+        main: STAGE,
+      },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-mini' },
+    }),
+    offers: ['Use another source: Mirrorless camera'],
+    says: ['cam HDMI out', 'menus'],
+  },
+]

@@ -1,0 +1,1 @@
+export type { CircuitLoad, Circuits } from './circuits'

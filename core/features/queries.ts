@@ -1,0 +1,31 @@
+import type { Checked } from '#core/propose'
+import { QUERIES as continuity } from './continuity/queries'
+import { QUERIES as inside } from './inside/queries'
+import { QUERIES as paper } from './paper/queries'
+import { QUERIES as patch } from './patch/queries'
+import { QUERIES as power } from './power/queries'
+import { QUERIES as standard } from './standard/queries'
+import { QUERIES as verdict } from './verdict/queries'
+import { QUERIES as versions } from './versions/queries'
+import { QUERIES as why } from './why/queries'
+
+/** Everything that a page may ask about a checked plan, by name. The worker is one dispatcher over it. */
+export const QUERIES = {
+  ...continuity,
+  ...inside,
+  ...paper,
+  ...patch,
+  ...power,
+  ...standard,
+  ...verdict,
+  ...versions,
+  ...why,
+}
+
+type Queries = typeof QUERIES
+export type QueryName = keyof Queries
+export type QueryArguments<K extends QueryName> = Queries[K] extends (checked: Checked, ...args: infer A) => unknown
+  ? A
+  : never
+export type Answer<K extends QueryName> =
+  ReturnType<Queries[K]> extends Generator<unknown, infer T> ? T : ReturnType<Queries[K]>

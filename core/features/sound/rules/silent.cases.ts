@@ -1,0 +1,38 @@
+import { STAGE, type Faulty } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'a stream that nobody hears',
+    gives: ['A01'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, cap: 'capture-hdmi', mic: 'microphone-radio' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-1 > cap.in hdmi-passive 1' },
+      wants: { cap: { feed: 'program', sound: true } },
+    }),
+    offers: ['Open the sound of main input 1', 'Connect mic to main Sound in', 'Give up sound at cap'],
+    says: ['main', 'cap will be silent'],
+  },
+  {
+    name: 'sound that the feeder\u2019s link does not open',
+    gives: ['A01'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        mic: 'microphone-radio',
+        side: 'switcher-4-strict 1080p59.94',
+        main: STAGE,
+        cap: 'capture-hdmi',
+      },
+      links: {
+        a: 'cam.hdmi > side.in-1 hdmi-passive 2',
+        m: 'mic.out > side.sound mini-jack-lead 1',
+        j: 'side.out-1 > main.in-1 hdmi-passive 1',
+        b: 'main.out-1 > cap.in hdmi-passive 1',
+      },
+      wants: { cap: { feed: 'program', sound: true } },
+    }),
+    offers: ['Open the sound of main input 1'],
+    says: ['main'],
+  },
+]

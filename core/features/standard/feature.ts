@@ -1,0 +1,11 @@
+import { feature } from '#core/propose'
+import { COMMANDS } from './commands'
+import { flicker } from './rules/flicker'
+import { rasterLost } from './rules/raster-lost'
+import { rateAsked } from './rules/rate-asked'
+
+export const standard = feature({
+  id: 'standard',
+  commands: COMMANDS,
+  rules: [rasterLost, flicker, rateAsked],
+})

@@ -1,0 +1,2 @@
+export { type Glow, type Lamp, type Rung, ladder } from './ladder'
+export { inPlace } from './standard'

@@ -1,0 +1,4 @@
+import type { Checked } from '#core/propose'
+import { ladder } from './ladder'
+
+export const QUERIES = { ladder: (checked: Checked) => ladder(checked) }

@@ -1,0 +1,1 @@
+export type { Comparison, Difference } from './compare'

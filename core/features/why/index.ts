@@ -1,0 +1,1 @@
+export { type Cause, SYMPTOMS, type Spot, type Symptom, why } from './why'

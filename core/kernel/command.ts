@@ -1,0 +1,24 @@
+/** One command of the command line. The text of its usage is made from it. */
+export interface Command<C> {
+  readonly name: string
+  readonly about: string
+  readonly options: Readonly<Record<string, CommandOption>>
+  /** It can answer as JSON. */
+  readonly json?: true
+  readonly run: (context: C) => CommandResult | Promise<CommandResult>
+}
+
+export interface CommandOption {
+  /** What stands for its value in the usage: "STANDARD". */
+  readonly value: string
+  readonly required?: true
+}
+
+export interface CommandResult {
+  readonly out?: string
+  readonly error?: string
+  readonly exit: number
+}
+
+/** What a person asked for cannot be used; the message says where, what was found and what is allowed. */
+export class Unusable extends Error {}

@@ -1,7 +1,0 @@
-export * from './plan'
-export * from './edit'
-export * from './clash'
-export * from './open'
-export { canonicalText, canonicalPlan, sameValue } from './canonical'
-export { freshId, slug } from './ids'
-export { own, problemText, type Outcome, type Problem } from './problem'

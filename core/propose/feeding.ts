@@ -1,0 +1,79 @@
+import type { Feed } from '#core/catalog'
+import { type Run, type Socket, type Traced, type WireTrace, isSwitcher } from '#core/chain'
+import { type Want, own } from '#core/document'
+import type { Finding } from '#core/kernel'
+import { Draft } from './draft'
+import { connectTo, freeOutputs, freeSockets, loopsBehind, signalAt, splitOff } from './offers'
+import type { Proposal } from './rule'
+import type { Span } from './ways'
+
+// Who sees what: wants against the feeds that reach the sinks.
+
+/** Wants whose sink no cable reaches. */
+export function unfedWants({ plan, pictures }: Traced): [string, Want][] {
+  return pictures.flatMap((picture): [string, Want][] =>
+    picture.of === 'want' ? [[picture.want, plan.wants[picture.want]!]] : [],
+  )
+}
+
+/** True when switchers can make the feed, but each of their outputs that can carry it is taken. */
+export function outputsAreFull(traced: Traced, feed: Feed): boolean {
+  const able = [...traced.chain.nodes.values()]
+    .filter(isSwitcher)
+    .some(({ model }) => Object.values(model.ports).some(port => port.feeds?.includes(feed)))
+  return able && freeOutputs(traced, feed).length === 0
+}
+
+/** What the run's output is pointed at; undefined for a source's picture. */
+export function feedOf(traced: Traced, { links }: Run): Feed | undefined {
+  const from = links[0]?.wire.from
+  return from && signalAt(traced, from)?.feed
+}
+
+/** The runs of pictures that end at a sink. */
+export const runsTo = ({ runs }: Traced, device: string): Run[] =>
+  runs.filter(run => !run.beside && run.end?.device === device)
+
+/** Ways to bring a wanted feed to a sink: a free output, a loop-through, a splitter; or to give the want up. */
+export function feedSink(traced: Traced, { at }: Pick<Finding, 'at'>): Proposal[] {
+  const want = at.on === 'sink' ? own<Want>(traced.plan.wants, at.want) : undefined
+  const node = want && traced.chain.nodes.get(want.sink)
+  if (!want || !node) return []
+  const inputs = freeSockets(traced, node, 'in')
+  const draft = new Draft(traced.plan)
+  if (at.on === 'sink') draft.edits.push({ do: 'remove', collection: 'wants', id: at.want })
+  return [
+    ...feedInto(traced, want.feed, inputs),
+    { title: `Give up ${want.feed} at ${node.device.name}`.slice(0, 120), edits: draft.edits, givesUp: true },
+  ]
+}
+
+/** The same for inputs that are, or will be, free. */
+export function feedInto(traced: Traced, feed: Feed, inputs: readonly Socket[], span: Span = {}): Proposal[] {
+  const free = freeOutputs(traced, feed).flatMap(output =>
+    connectTo(traced, output, inputs, 'Connect to', span)
+      .slice(0, 1)
+      .map(({ title, edits }) => {
+        const draft = new Draft(traced.plan)
+        const pointed = own(output.node.device.ports, output.portId)?.feed ?? output.port!.feeds![0]
+        if (pointed !== feed) draft.set(['devices', output.node.id, 'ports', output.portId, 'feed'], feed)
+        return {
+          title: title.replace(
+            'Connect to',
+            `Feed it from ${output.node.device.name} output ${output.port!.number ?? output.portId} to`,
+          ),
+          edits: [...draft.edits, ...edits],
+        }
+      }),
+  )
+  // Also from outputs that are dark for now: their cause has a finding of its own.
+  const carries = ({ wire: { from } }: WireTrace) =>
+    from !== undefined && isSwitcher(from.node) && signalAt(traced, from)?.feed === feed
+  const feeding = [...traced.trace.wires.values()].filter(carries)
+  const looped = traced.runs
+    .filter(run => run.end && carries(run.links[0]!))
+    .flatMap(run => loopsBehind(traced, run.links.at(-1)!))
+    .flatMap(output => connectTo(traced, output, inputs, `Loop it through ${output.node.device.name} to`).slice(0, 1))
+  const split: Proposal[] = feeding.flatMap(first => splitOff(traced, first, inputs, 'Put in'))
+  return [...free, ...looped.slice(0, 2), ...split.slice(0, 2)]
+}

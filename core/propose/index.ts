@@ -1,0 +1,61 @@
+export { type Addition, additionEdits, removalEdits } from './addition'
+export { type Changeable, type Choice, choicesFor } from './choices'
+export { copyRun, copyTargets } from './copy'
+export { Draft, seeded } from './draft'
+export { entryEdits, readEntry } from './entry'
+export { feedInto, feedOf, feedSink, outputsAreFull, runsTo, unfedWants } from './feeding'
+export {
+  addSink,
+  feederSwitcher,
+  idleSources,
+  inputsAreFull,
+  largerSwitcher,
+  moreInputs,
+  moreOutputs,
+  swapSwitcher,
+  switchersOf,
+} from './grow'
+export {
+  betterControl,
+  connectControl,
+  connectTo,
+  controlLead,
+  direct,
+  formatsTaken,
+  freeInputs,
+  freeSockets,
+  loopsBehind,
+  moveInput,
+  offerWays,
+  otherStandards,
+  replaceDevice,
+  setFormat,
+  setSender,
+  setTrait,
+  shorterPieces,
+  signalAt,
+  spanOf,
+  splitOff,
+  swapSource,
+  throughDevices,
+  waysFor,
+  waysReaching,
+} from './offers'
+export { isRadio, swapRadio } from './radio'
+export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPinned, tryEdits } from './remedy'
+export { after, removeRun } from './removal'
+export { type Checked, type CommandContext, type Proposal, type Rule, feature, rule } from './rule'
+export { type Beginning, type Candidate, type Limits, portKey, searcher, startKey } from './search'
+export { bringSound, cameraDelays, embed, heardFrom, pluggedSounds } from './sound'
+export {
+  type Span,
+  type Target,
+  adaptersFor,
+  allLeads,
+  allModels,
+  cablesBetween,
+  layWay,
+  shortTitle,
+  wayTitle,
+  waysBetween,
+} from './ways'

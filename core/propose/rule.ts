@@ -1,0 +1,33 @@
+import type { Traced } from '#core/chain'
+import type { Edit, Plan, ShowFile } from '#core/document'
+import {
+  type Checked as CheckedView,
+  type Feature as FeatureOf,
+  type Messages,
+  type Proposal as ProposalOf,
+  type Rule as RuleOf,
+  type RuleDefinition,
+  ruleOf,
+} from '#core/kernel'
+
+export type Proposal = ProposalOf<Edit>
+export type Rule = RuleOf<Traced, Edit>
+export type Checked = CheckedView<Traced, Edit>
+
+/** One fault of the catalogue. */
+export const rule = <const M extends Messages>(definition: RuleDefinition<Traced, Edit, M>): Rule => ruleOf(definition)
+
+/** What a command of the command line is given. */
+export interface CommandContext {
+  readonly show: ShowFile
+  readonly planId: string
+  readonly plan: Plan
+  readonly checked: Checked
+  readonly values: ReadonlyMap<string, string>
+  readonly json: boolean
+  /** The solver, loaded when it is needed. */
+  readonly solver: () => Promise<unknown>
+}
+
+export type Feature = FeatureOf<Traced, Edit, Checked, CommandContext>
+export const feature = (definition: Feature): Feature => definition

@@ -1,0 +1,193 @@
+import type { CableModel } from '#core/cable'
+import { MODELS, isCamera, portsOf } from '#core/catalog'
+import { type DelayMs, type DeviceNode, type Socket, type Traced, delayMs, isSwitcher } from '#core/chain'
+import type { Want } from '#core/document'
+import { Draft } from './draft'
+import { feedOf, runsTo } from './feeding'
+import { freeSockets } from './offers'
+import type { Proposal } from './rule'
+import { adaptersFor, allLeads } from './ways'
+
+// What is heard: wants with sound, the switchers that mix it, and the leads that could bring it.
+
+/** The switcher whose program each want with sound sees, by the switcher; wants fed by a source alone stand under undefined. */
+export function heardFrom(traced: Traced): Map<DeviceNode | undefined, [string, Want][]> {
+  const bySwitcher = new Map<DeviceNode | undefined, [string, Want][]>()
+  for (const [id, want] of Object.entries(traced.plan.wants)) {
+    if (!want.sound) continue
+    const run = runsTo(traced, want.sink).find(({ lit }) => lit)
+    // A sink that is dark is told as that.
+    if (!run?.origin) continue
+    const node = traced.chain.nodes.get(run.origin.device)!
+    const switcher = isSwitcher(node) && feedOf(traced, run) !== undefined ? node : undefined
+    bySwitcher.set(switcher, [...(bySwitcher.get(switcher) ?? []), [id, want]])
+  }
+  return bySwitcher
+}
+
+/** The first lead on sale that joins two plugs for sound, with adapters where it needs them. */
+export function soundLead(
+  traced: Traced,
+  out: Socket,
+  input: Socket,
+): { readonly lead: string; readonly cable: CableModel } | undefined {
+  if (!out.port || !input.port) return undefined
+  for (const [lead, cable] of allLeads(traced.plan)) {
+    if (
+      cable.kind === 'cable' &&
+      cable.carries === 'sound' &&
+      adaptersFor(allLeads(traced.plan), out.port, cable, input.port)
+    )
+      return { lead, cable }
+  }
+  return undefined
+}
+
+/** Plugs for sound that nothing uses, of the devices that make it. */
+function idleSounds(traced: Traced): Socket[] {
+  return [...traced.chain.nodes.values()]
+    .filter(({ model }) => model.role === 'sound')
+    .flatMap(node => freeSockets(traced, node, 'out').filter(({ port }) => port?.sound))
+}
+
+/** Opens an input where sound arrives, or brings sound to one. */
+export function bringSound(traced: Traced, switcher: DeviceNode): Proposal[] {
+  const { plan, sound } = traced
+  const brings = portsOf(switcher.model, 'in')
+    .filter(([portId, port]) => port.sound && sound.arriving.has(`${switcher.id}/${portId}`))
+    .sort(([, a], [, b]) => Number(b.carries === 'sound') - Number(a.carries === 'sound'))
+  const wired = brings.filter(([, { carries }]) => carries === 'sound')
+  const all = new Draft(plan)
+  for (const [portId] of wired) all.set(['devices', switcher.id, 'ports', portId, 'sound'], 'fixed')
+  const every: Proposal[] =
+    wired.length > 1
+      ? [{ title: `Open all ${wired.length} sound inputs of ${switcher.device.name}`, edits: all.edits }]
+      : []
+  const shut = brings.map(([portId, port]): Proposal => {
+    const draft = new Draft(plan)
+    draft.set(['devices', switcher.id, 'ports', portId, 'sound'], 'fixed')
+    return {
+      title: `Open the sound of ${switcher.device.name} ${port.carries === 'sound' ? port.title : `input ${port.number ?? portId}`}`,
+      edits: draft.edits,
+    }
+  })
+  const plugs = freeSockets(traced, switcher, 'in').filter(({ port }) => port?.carries === 'sound')
+  const lay = (draft: Draft, from: Socket, to: Socket, device = from.node.id): boolean => {
+    const found = soundLead(traced, from, to)
+    if (!found) return false
+    draft.connect({
+      from: { device, port: from.portId },
+      to: { device: switcher.id, port: to.portId },
+      cable: draft.lead(found.lead),
+    })
+    if (switcher.device.ports?.[to.portId]?.sound === 'shut')
+      draft.set(['devices', switcher.id, 'ports', to.portId, 'sound'])
+    return true
+  }
+  const idle = idleSounds(traced).flatMap(from =>
+    plugs
+      .flatMap(to => {
+        const draft = new Draft(plan)
+        return lay(draft, from, to)
+          ? [
+              {
+                title: `Connect ${from.node.device.name} to ${switcher.device.name} ${to.port!.title}`,
+                edits: draft.edits,
+              },
+            ]
+          : []
+      })
+      .slice(0, 1),
+  )
+  const fresh = [...MODELS]
+    .filter(([, row]) => row.kind === 'microphone')
+    .flatMap(([id, row]) =>
+      plugs
+        .slice(0, 2)
+        .flatMap(to => {
+          const [portId, port] = portsOf(row, 'out')[0]!
+          const draft = new Draft(plan)
+          const name = row.title.split(',')[0]!
+          const device = draft.device({ model: draft.model(id), name, order: draft.lastOrder })
+          const from: Socket = {
+            node: { id: device, device: { model: id, name, order: 0 }, model: row, standard: undefined },
+            portId,
+            port,
+          }
+          return lay(draft, from, to)
+            ? [{ title: `Add ${name} at ${switcher.device.name} ${to.port!.title}`, edits: draft.edits }]
+            : []
+        })
+        .slice(0, 1),
+    )
+  return [...every, ...shut, ...idle, ...fresh]
+}
+
+/** Typical delay of each camera's picture at a switcher's outputs, ms, through feeders too. */
+export function cameraDelays(traced: Traced, switcher: DeviceNode, path: ReadonlySet<string> = new Set()): number[] {
+  const { chain, runs } = traced
+  return runs
+    .filter(run => run.lit && !run.beside && run.end?.device === switcher.id)
+    .flatMap(run => {
+      const signal = run.links.at(-1)!.signal!
+      const origin = chain.nodes.get(run.origin!.device)!
+      const mine =
+        delayMs(switcher.model.ports[run.end!.port]!.delay, switcher.standard!).typ +
+        delayMs(switcher.model.paths.find(({ format }) => format === 'standard')!.delay, switcher.standard!).typ
+      if (isSwitcher(origin)) {
+        if (path.has(origin.id)) return []
+        const counted = delayMs(
+          origin.model.paths.find(({ format }) => format === 'standard')!.delay,
+          origin.standard!,
+        ).typ
+        return cameraDelays(traced, origin, new Set([...path, switcher.id])).map(
+          before => before - counted + signal.delay.typ + mine,
+        )
+      }
+      return isCamera(origin.model) ? [signal.delay.typ + mine] : []
+    })
+}
+
+/** Sounds that enter a switcher by plugs of their own, with what holds them back. */
+export function pluggedSounds({ chain, sound }: Traced, switcher: DeviceNode): DelayMs[] {
+  return [...(sound.mixes.get(switcher.id) ?? [])]
+    .filter(([device]) => chain.nodes.get(device)!.model.role === 'sound')
+    .map(([, delay]) => delay)
+}
+
+/** Puts a microphone beside the picture right before a sink, by an embedder. */
+export function embed(traced: Traced, sink: string): Proposal[] {
+  const { plan } = traced
+  const last = runsTo(traced, sink)
+    .find(({ lit }) => lit)
+    ?.links.at(-1)
+  const out = last?.wire.to
+  if (!last || out?.port?.carries !== 'hdmi' || !out.port.sound) return []
+  const draft = new Draft(plan)
+  const order = draft.lastOrder
+  const box = draft.device({
+    model: draft.model('embedder-hdmi'),
+    name: `Sound embedder, ${out.node.device.name}`.slice(0, 120),
+    order: 0,
+  })
+  const mic = draft.device({ model: draft.model('microphone-radio'), name: 'Radio microphone', order })
+  draft.move(last.wire.id, 'to', { device: box, port: 'in' }, last.wire.link.adapters?.to)
+  draft.connect({
+    from: { device: box, port: 'out' },
+    to: last.wire.link.to!,
+    cable: draft.lead('hdmi-passive'),
+    pieces: [1],
+  })
+  draft.connect({
+    from: { device: mic, port: 'out' },
+    to: { device: box, port: 'sound' },
+    cable: draft.lead('mini-jack-lead'),
+    pieces: [1.5],
+  })
+  return [
+    {
+      title: `Put in a sound embedder with a radio microphone before ${out.node.device.name}`.slice(0, 120),
+      edits: draft.edits,
+    },
+  ]
+}

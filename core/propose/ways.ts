@@ -1,0 +1,512 @@
+import {
+  type AdapterModel,
+  type CableModel,
+  LEADS,
+  type LeadModel,
+  choosePieces,
+  cutLengthM,
+  piecesMinor,
+} from '#core/cable'
+import { MODELS, type Model, type Path, type Port, carriesPicture, makesOf } from '#core/catalog'
+import {
+  type DelayMs,
+  type DeviceNode,
+  type Signal,
+  accepts,
+  bars,
+  carry,
+  letsThrough,
+  overClass,
+  passed,
+} from '#core/chain'
+import type { Link, LinkEnd, Plan } from '#core/document'
+import { type ConnectorId, type SignalKind, type VideoFormat, listFormats } from '#core/signal'
+import type { Draft } from './draft'
+
+/** One cable of a way, with what it is plugged through. */
+export interface WayCable {
+  readonly lead: string
+  readonly model: CableModel
+  readonly adapters?: { readonly from?: string; readonly to?: string }
+  readonly routeM?: number
+  readonly pieces?: readonly number[]
+  readonly lengthM: number | undefined
+}
+
+export interface WayDevice {
+  readonly model: string
+  readonly row: Model
+  readonly inPort: string
+  readonly outPort: string
+  readonly format?: VideoFormat
+  /** Radio links: how far they bring the picture through the air, metres. */
+  readonly airM?: number
+}
+
+/** A way to carry one picture from an output to an input: cables with devices between them. */
+export interface Way {
+  readonly cables: readonly WayCable[]
+  readonly devices: readonly WayDevice[]
+  /** Price of all of it, minor units. */
+  readonly minor: number
+  readonly watts: number
+  /** What the devices add, typical. */
+  readonly delay: DelayMs
+  /** Arrives, but beyond a warning length or near the end of reach. */
+  readonly risky: boolean
+}
+
+export interface Start {
+  readonly port: Port
+  readonly signal: Signal
+}
+
+export interface Target {
+  readonly node: DeviceNode
+  readonly portId: string
+  readonly port: Port
+}
+
+/** How far it is: a measured route, or the length that must be bridged where no route was measured; neither, unknown. */
+export interface Span {
+  readonly routeM?: number
+  readonly cutM?: number
+  /** Where its two ends are, by the names of places: what is installed between them may be taken. */
+  readonly places?: readonly [string | undefined, string | undefined]
+}
+
+/**
+ * The ways on which the picture arrives at the input, cheapest first, safe ones before risky ones: directly, through
+ * one device and through two, each device near either end or (where it renews the signal) half way. Devices and
+ * cables come from the plan and the catalogue. With `heed: 'reach'` the way need only reach the input; whether the
+ * input takes the format is left to a second change.
+ */
+export function waysBetween(
+  plan: Plan,
+  start: Start,
+  target: Target,
+  span: Span,
+  heed: 'format' | 'reach' = 'format',
+): Way[] {
+  const leads = allLeads(plan)
+  const shelf = wayModels(plan)
+  const ways: Way[] = []
+  const cable = rememberedCables(leads)
+  const tryDevices = (devices: Shelf[], spread: readonly Span[][]) => {
+    for (const spans of spread) {
+      const way = build(devices, spans)
+      if (way) ways.push(way)
+    }
+  }
+  for (const fitted of cablesBetween(leads, start.signal, start.port, span, target.port)) {
+    const way = build([], [span], fitted)
+    if (way) ways.push(way)
+  }
+  const ends = spansOf(span)
+  for (const first of shelf) {
+    if (first.input.carries !== start.port.carries) continue
+    if (first.output.carries === target.port.carries) tryDevices([first], renews(first) ? ends.half : ends.one)
+    for (const second of shelf) {
+      if (
+        second.input.carries === first.output.carries &&
+        second.output.carries === target.port.carries &&
+        sensible(first, second)
+      )
+        tryDevices([first, second], ends.two)
+    }
+  }
+  const best = new Map<string, Way>()
+  for (const way of ways.sort(byMerit)) {
+    const kind = way.devices.length ? way.devices.map(device => device.model).join('+') : way.cables[0]!.lead
+    if (!best.has(kind)) best.set(kind, way)
+  }
+  // What two devices do is nothing more than one of them does alone.
+  const alone = new Set(
+    [...best.values()].filter(({ devices }) => devices.length === 1).map(({ devices }) => devices[0]!.model),
+  )
+  return [...best.values()].filter(
+    ({ devices }) => devices.length < 2 || !devices.some(({ model }) => alone.has(model)),
+  )
+
+  function build(devices: readonly Shelf[], spans: readonly Span[], fitted?: Fitted): Way | undefined {
+    const cables: WayCable[] = []
+    const used: WayDevice[] = []
+    let signal = start.signal
+    let out = start.port
+    let risky = false
+    for (const [i, item] of devices.entries()) {
+      const best = cable(signal, out, spans[i]!, item.input)
+      if (!best) return undefined
+      risky ||= best.risky || (item.path.fills ?? 1) < 1
+      cables.push(best.cable)
+      const node: DeviceNode = {
+        id: item.id,
+        device: { model: item.id, name: item.id, order: 0 },
+        model: item.row,
+        standard: undefined,
+      }
+      if (
+        accepts(node, item.input, signal.format) ||
+        bars(node, item.input, signal, best.carriage) ||
+        !letsThrough(item.path, signal)
+      )
+        return undefined
+      const format = item.path.format === 'port' ? outFormat(item, target, signal.format) : undefined
+      if (item.path.format === 'port' && !format) return undefined
+      const set: DeviceNode = format
+        ? { ...node, device: { ...node.device, ports: { [item.outId]: { format } } } }
+        : node
+      signal = passed(set, item.path, signal, item.inId, item.outId)
+      out = item.output
+      used.push({
+        model: item.id,
+        row: item.row,
+        inPort: item.inId,
+        outPort: item.outId,
+        ...(format ? { format } : {}),
+      })
+    }
+    const last = fitted ?? cable(signal, out, spans.at(-1)!, target.port)
+    if (
+      !last ||
+      (heed === 'format' &&
+        (accepts(target.node, target.port, signal.format) ||
+          bars(target.node, target.port, signal, last.carriage) ||
+          overClass(last.carriage, target.port, 'to')))
+    )
+      return undefined
+    if (heed === 'reach' && used.some(device => device.format)) return undefined
+    cables.push(last.cable)
+    return {
+      cables,
+      devices: used,
+      risky: risky || last.risky,
+      minor: cables.reduce(
+        (sum, cable) => sum + cableMinor(leads, cable),
+        used.reduce((sum, device) => sum + device.row.priceMinor, 0),
+      ),
+      watts: used.reduce((sum, device) => sum + device.row.watts, 0),
+      delay: {
+        min: signal.delay.min - start.signal.delay.min,
+        typ: signal.delay.typ - start.signal.delay.typ,
+        max: signal.delay.max - start.signal.delay.max,
+      },
+    }
+  }
+}
+
+/** All leads by id: the catalogue's, and the plan's own, which stand before a row of the same id; without what is installed and in use. */
+export function allLeads(plan: Plan): ReadonlyMap<string, LeadModel> {
+  const taken = new Set(Object.values(plan.links).map(({ cable }) => cable))
+  const own = Object.entries(plan.leads).filter(
+    ([id, lead]) => !(lead.kind === 'cable' && lead.installed && taken.has(id)),
+  )
+  return new Map<string, LeadModel>([...LEADS, ...own])
+}
+
+/** Whether an installed cable leads from the one place to the other; one that works both ways may be used either way. */
+function joinsPlaces({ installed, oneWay }: CableModel, places: Span['places']): boolean {
+  const [from, to] = places ?? []
+  if (!installed || from === undefined || to === undefined) return false
+  return (installed[0] === from && installed[1] === to) || (!oneWay && installed[0] === to && installed[1] === from)
+}
+
+const byMerit = (a: Way, b: Way): number =>
+  Number(a.risky) - Number(b.risky) || a.minor - b.minor || a.devices.length - b.devices.length
+
+/** A device that leaves the picture as it was: of use only half way, where it renews the signal. */
+export const renews = ({ path, input, output }: Shelf): boolean =>
+  path.format === 'same' &&
+  input.carries === output.carries &&
+  !output.levels &&
+  !output.divisions &&
+  !path.maps &&
+  !path.edid
+
+/** Two scalers in a row, or an idle one beside another device, gain nothing. */
+const sensible = (first: Shelf, second: Shelf): boolean =>
+  !renews(first) && !renews(second) && !(first.path.format === 'port' && second.path.format === 'port')
+
+export interface Shelf {
+  readonly id: string
+  readonly row: Model
+  readonly path: Path
+  readonly inId: string
+  readonly outId: string
+  readonly input: Port
+  readonly output: Port
+}
+
+/** Plans that share their models share their shelf. */
+const SHELVES = new WeakMap<Plan['models'], Shelf[]>()
+
+export function wayModels(plan: Plan): Shelf[] {
+  const shelf = SHELVES.get(plan.models) ?? stocked(plan)
+  SHELVES.set(plan.models, shelf)
+  return shelf
+}
+
+/** All models by id: the plan's own, then the catalogue's rows that the plan does not have. */
+export function allModels(plan: Pick<Plan, 'models'>): [string, Model][] {
+  const known = new Set(
+    Object.values(plan.models)
+      .map(model => model.from)
+      .filter(Boolean),
+  )
+  return [...Object.entries(plan.models), ...[...MODELS].filter(([, model]) => !known.has(model.from))]
+}
+
+/** Radio links with one sender and one receiver, for whom a distance is known. */
+export function radioModels(plan: Plan): Shelf[] {
+  return allModels(plan).flatMap(([id, row]) => {
+    const [path] = row.paths
+    if (
+      row.role !== 'way' ||
+      row.kind !== 'radio' ||
+      !row.radio ||
+      row.paths.length !== 1 ||
+      path!.format !== 'same' ||
+      path!.from.length !== 1 ||
+      path!.to.length !== 1
+    )
+      return []
+    const [inId, outId] = [path!.from[0]!, path!.to[0]!]
+    return [{ id, row, path: path!, inId, outId, input: row.ports[inId]!, output: row.ports[outId]! }]
+  })
+}
+
+function stocked(plan: Plan): Shelf[] {
+  return allModels(plan).flatMap(([id, row]) => {
+    const path = row.paths[0]
+    // A radio link is chosen for where the camera goes, not for a length; what takes sound in is no way for a picture alone.
+    const odd =
+      row.kind === 'radio' ||
+      row.kind === 'delay' ||
+      row.kind === 'matrix' ||
+      (path?.edid === 'kept' && path.to.length === 1) ||
+      Object.values(row.ports).some(port => !carriesPicture(port))
+    if (row.role !== 'way' || odd || !path || path.format === 'standard' || path.format === 'tiles') return []
+    const inId = path.from[0]!
+    const outId = path.to[0]!
+    return [{ id, row, path, inId, outId, input: row.ports[inId]!, output: row.ports[outId]! }]
+  })
+}
+
+/**
+ * How a span is shared among the cables of a way: nearly all of it in one of them, or half and half. A device at one
+ * end stands on a short lead; an unknown distance stays unknown on one of the cables.
+ */
+function spansOf(span: Span): { one: Span[][]; two: Span[][]; half: Span[][] } {
+  const lead: Span = { routeM: 0 }
+  if (span.routeM === undefined && span.cutM === undefined)
+    return {
+      one: [[span, lead]],
+      two: span.places
+        ? [
+            [span, lead, lead],
+            [lead, span, lead],
+          ]
+        : [[span, lead, lead]],
+      half: [],
+    }
+  const half: Span = span.routeM !== undefined ? { routeM: span.routeM / 2 } : { cutM: span.cutM! / 2 }
+  return {
+    one: [
+      [span, lead],
+      [lead, span],
+    ],
+    two: [
+      [span, lead, lead],
+      [lead, span, lead],
+      [lead, lead, span],
+    ],
+    half: [[half, half]],
+  }
+}
+
+function outFormat({ row, outId }: Shelf, { node, port }: Target, now: VideoFormat): VideoFormat | undefined {
+  const makes = listFormats(makesOf(row, outId))
+  const wanted = port.takes === 'standard' ? [node.standard!] : [now, ...makes]
+  return wanted.find(
+    format =>
+      makes.some(made => made.raster === format.raster && made.scan === format.scan && made.rate === format.rate) &&
+      !accepts(node, port, format),
+  )
+}
+
+export interface Fitted {
+  readonly cable: WayCable
+  readonly carriage: NonNullable<ReturnType<typeof carry>['figures']>
+  readonly risky: boolean
+}
+
+/** The cheapest cable on which the picture arrives at the input, preferring those without a caution; each question is worked out once. */
+function rememberedCables(
+  leads: ReadonlyMap<string, LeadModel>,
+): (signal: Signal, out: Port, span: Span, input: Port) => Fitted | undefined {
+  const known = new Map<Port, Map<Port, Map<string, Fitted | undefined>>>()
+  return (signal, out, span, input) => {
+    const { raster, scan, rate } = signal.format
+    const key = `${raster}${scan}${rate}${signal.coding.sampling}${signal.coding.depth}/${span.routeM}/${span.cutM}/${span.places?.join('>')}`
+    const fromOut = known.get(out) ?? new Map<Port, Map<string, Fitted | undefined>>()
+    const answers = fromOut.get(input) ?? new Map<string, Fitted | undefined>()
+    known.set(out, fromOut)
+    fromOut.set(input, answers)
+    if (!answers.has(key)) answers.set(key, cablesBetween(leads, signal, out, span, input)[0])
+    return answers.get(key)
+  }
+}
+
+/**
+ * All cables that carry the picture this far, safe and cheap ones first. Of pieces that `lie` ready, longer ones are
+ * taken as well.
+ */
+export function cablesBetween(
+  leads: ReadonlyMap<string, LeadModel>,
+  signal: Pick<Signal, 'format' | 'coding'>,
+  out: Port,
+  span: Span,
+  input: Port,
+  lie: (lead: string, m: number) => boolean = () => false,
+): Fitted[] {
+  const fitted: (Fitted & { minor: number })[] = []
+  for (const [lead, model] of leads) {
+    if (model.kind !== 'cable' || model.carries !== out.carries) continue
+    const adapters = adaptersFor(leads, out, model, input)
+    if (!adapters || (model.bare && (adapters.from ?? adapters.to))) continue
+    if (model.installed && !joinsPlaces(model, span.places)) continue
+    const pieces = model.installed
+      ? [model.stock[0]!.m]
+      : span.routeM === undefined && span.cutM !== undefined
+        ? choosePieces(model, span.cutM)?.pieces
+        : undefined
+    if (!model.installed && span.routeM === undefined && span.cutM !== undefined && !pieces) continue
+    const cutM = model.installed ? undefined : span.routeM === undefined ? span.cutM : cutLengthM(span.routeM)
+    const longer =
+      cutM === undefined ? [] : model.stock.filter(({ m }) => m >= cutM && lie(lead, m)).map(({ m }) => [m])
+    for (const taken of [pieces, ...longer]) {
+      const link: Pick<Link, 'routeM' | 'pieces'> = {
+        ...(span.routeM === undefined ? {} : { routeM: span.routeM }),
+        ...(taken ? { pieces: taken } : {}),
+      }
+      const carried = carry(
+        signal,
+        out,
+        { cable: model, fromAdapter: adapters.from?.row, toAdapter: adapters.to?.row },
+        link,
+        input,
+      )
+      if (carried.stop || !carried.figures) continue
+      const ends = {
+        ...(adapters.from ? { from: adapters.from.id } : {}),
+        ...(adapters.to ? { to: adapters.to.id } : {}),
+      }
+      const cable: WayCable = {
+        lead,
+        model,
+        ...(Object.keys(ends).length ? { adapters: ends } : {}),
+        ...link,
+        lengthM: carried.figures.lengthM,
+      }
+      fitted.push({
+        cable,
+        carriage: carried.figures,
+        risky: carried.figures.caution !== undefined || model.bare === true,
+        minor: cableMinor(leads, cable),
+      })
+    }
+  }
+  return fitted.sort((a, b) => Number(a.risky) - Number(b.risky) || a.minor - b.minor)
+}
+
+interface Chosen {
+  readonly id: string
+  readonly row: AdapterModel
+}
+
+/** The adapters that make a cable fit both sockets; undefined when none on sale do. */
+export function adaptersFor(
+  leads: ReadonlyMap<string, LeadModel>,
+  out: Port,
+  cable: CableModel,
+  input: Port,
+): { from?: Chosen; to?: Chosen } | undefined {
+  const [a, b] = cable.ends
+  for (const [first, last] of cable.oneWay || a === b ? [[a, b] as const] : [[a, b] as const, [b, a] as const]) {
+    const from = adapterFor(leads, out.connector, first, out.carries)
+    const to = adapterFor(leads, input.connector, last, input.carries)
+    if (from && to) return { ...(from === 'none' ? {} : { from }), ...(to === 'none' ? {} : { to }) }
+  }
+  return undefined
+}
+
+function adapterFor(
+  leads: ReadonlyMap<string, LeadModel>,
+  socket: ConnectorId,
+  plug: ConnectorId,
+  carries: SignalKind,
+): Chosen | 'none' | undefined {
+  if (socket === plug) return 'none'
+  for (const [id, row] of leads) {
+    if (row.kind === 'adapter' && row.carries === carries && row.ends.includes(socket) && row.ends.includes(plug))
+      return { id, row }
+  }
+  return undefined
+}
+
+function cableMinor(leads: ReadonlyMap<string, LeadModel>, { model, pieces, routeM, adapters }: WayCable): number {
+  const taken = pieces ?? (routeM === undefined ? [] : (choosePieces(model, cutLengthM(routeM))?.pieces ?? []))
+  const ends = [adapters?.from, adapters?.to].reduce(
+    (sum, id) => sum + (id === undefined ? 0 : (leads.get(id) as AdapterModel).priceMinor),
+    0,
+  )
+  return piecesMinor(model, taken) + ends
+}
+
+/** Lays a way in a plan. `last` keeps the id of a link that it takes the place of, so that the run keeps its name. */
+export function layWay(draft: Draft, way: Way, from: LinkEnd, to: LinkEnd, owner: string, last?: string): void {
+  let start = from
+  for (const [i, cable] of way.cables.entries()) {
+    const next = way.devices[i]
+    const adapters = cable.adapters && {
+      ...(cable.adapters.from ? { from: draft.lead(cable.adapters.from) } : {}),
+      ...(cable.adapters.to ? { to: draft.lead(cable.adapters.to) } : {}),
+    }
+    const link = (end: LinkEnd): Link => ({
+      from: start,
+      to: end,
+      cable: draft.lead(cable.lead),
+      ...(adapters ? { adapters } : {}),
+      ...(cable.routeM === undefined ? {} : { routeM: cable.routeM }),
+      ...(cable.pieces ? { pieces: cable.pieces } : {}),
+    })
+    if (!next) {
+      draft.connect(link(to), last)
+      return
+    }
+    const device = draft.device({
+      model: draft.model(next.model),
+      name: `${shortTitle(next.row.title)}, ${owner}`.slice(0, 120),
+      order: 0,
+      ...(next.format ? { ports: { [next.outPort]: { format: next.format } } } : {}),
+      ...(next.airM === undefined ? {} : { air: { m: next.airM } }),
+    })
+    draft.connect(link({ device, port: next.inPort }))
+    start = { device, port: next.outPort }
+  }
+}
+
+/** A title up to its first comma. */
+export const shortTitle = (title: string): string => title.split(',')[0]!
+
+/** A way in words: "30 m Optical HDMI", or its devices with the long cable between them. */
+export function wayTitle(way: Way): string {
+  const metres = (cable: WayCable) =>
+    `${cable.lengthM === undefined ? '' : `${Number(cable.lengthM.toFixed(1))} m `}${cable.model.title}`
+  if (way.devices.length === 0) {
+    const { adapters } = way.cables[0]!
+    return metres(way.cables[0]!) + (adapters ? ` with adapter${adapters.from && adapters.to ? 's' : ''}` : '')
+  }
+  const long = [...new Set(way.cables.filter(cable => (cable.lengthM ?? 0) > 3).map(metres))]
+  return [...way.devices.map(device => shortTitle(device.row.title)), ...long].join(', ')
+}

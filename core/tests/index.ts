@@ -1,1 +1,0 @@
-export { changed, REFUSED, type Refused } from './refused'

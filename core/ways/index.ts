@@ -1,3 +1,0 @@
-export * from './draft'
-export * from './ways'
-export * from './search'

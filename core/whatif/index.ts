@@ -1,3 +1,0 @@
-export * from './loss'
-export * from './why'
-export * from './inside'

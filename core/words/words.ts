@@ -1,0 +1,48 @@
+export interface Units {
+  readonly length: 'm' | 'ft'
+}
+
+/** Between figure and unit; never broken over a line. The typefaces have no thin space of their own. */
+export const SPACE = '\u00A0'
+const METRES_PER_FOOT = 0.3048
+
+/** A number with at most `digits` decimals, trailing zeros dropped, with a true minus. */
+export function figure(value: number, digits = 1): string {
+  const rounded = Number(value.toFixed(digits))
+  return `${rounded < 0 ? '\u2212' : ''}${Math.abs(rounded)}`
+}
+
+export function lengthText(m: number, units: Units): string {
+  return units.length === 'ft' ? `${figure(m / METRES_PER_FOOT, 0)}${SPACE}ft` : `${figure(m)}${SPACE}m`
+}
+
+/** "2.97 Gb/s", "270 Mb/s". */
+export function dataRateText(bitsPerS: number): string {
+  return bitsPerS >= 1e9 ? `${figure(bitsPerS / 1e9, 2)}${SPACE}Gb/s` : `${figure(bitsPerS / 1e6, 0)}${SPACE}Mb/s`
+}
+
+/** Milliseconds, with a decimal below 10. */
+export function msText(ms: number): string {
+  return `${figure(ms, ms < 10 ? 1 : 0)}${SPACE}ms`
+}
+
+/** Money of minor units with its code: "38.50 EUR"; whole amounts without decimals, from 10 000 on in groups. */
+export function moneyText(minor: number, currency: string): string {
+  const digits = minor % 100 === 0 ? String(Math.abs(minor) / 100) : (Math.abs(minor) / 100).toFixed(2)
+  const amount = Math.abs(minor) >= 1e6 ? digits.replace(/\B(?=(\d{3})+(\.|$))/g, SPACE) : digits
+  return `${minor < 0 ? '\u2212' : ''}${amount}${SPACE}${currency}`
+}
+
+/** "A", "A and B", "A, B and C". */
+export function listWords(names: readonly string[]): string {
+  return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? '')
+}
+
+/** Puts words into a sentence: `{name}` stands for the words of that name. */
+export function fill(sentence: string, words: (name: string) => string | undefined): string {
+  return sentence.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const found = words(name)
+    if (found === undefined) throw new RangeError(`the sentence "${sentence}" needs {${name}}`)
+    return found
+  })
+}

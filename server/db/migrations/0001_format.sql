@@ -1,0 +1,1 @@
+ALTER TABLE "plans" ADD COLUMN "format" integer DEFAULT 2 NOT NULL;

@@ -1,0 +1,574 @@
+import type { Plan } from '#core/document'
+import { fmt, plan } from './plans'
+
+/** Plans that raise nothing, of different kinds of show. */
+export const CLEAN: Readonly<Record<string, Plan>> = {
+  'nothing yet': plan({ devices: {} }),
+  'one camera': plan({
+    devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3' },
+  }),
+  'spare devices without cables': plan({
+    devices: { main: 'switcher-4-strict 1080p50', conv: 'hdmi-to-sdi', scr: 'screen' },
+  }),
+  'micro plug with adapter': plan({
+    devices: { cam: 'camera-hand-hdmi 1080p25', main: 'switcher-4-strict 1080p25' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5 adapter-hdmi-micro' },
+  }),
+  'segmented frame into the matching interlaced input': plan({
+    devices: { cam: 'camera-studio-sdi 1080psf25', main: 'switcher-8-mixed 1080i50' },
+    links: { a: 'cam.sdi > main.in-5 coax-rg6 40' },
+  }),
+  'scaling inputs take what comes': plan({
+    devices: {
+      cam: 'camera-box-hdmi 720p59.94',
+      pc: 'computer 1080p60',
+      main: 'switcher-4-scaling 1080p50',
+      scr: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 3',
+      b: 'pc.hdmi-1 > main.in-2 hdmi-passive 3',
+      c: 'main.out-2 > scr.in hdmi-passive 2',
+    },
+    wants: { scr: 'multiview' },
+  }),
+  'to SDI and back': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      to: 'hdmi-to-sdi',
+      back: 'sdi-to-hdmi',
+      main: 'switcher-4-strict 1080p59.94',
+    },
+    links: {
+      a: 'cam.hdmi > to.in hdmi-passive 0',
+      b: 'to.out > back.in coax-rg6 60',
+      c: 'back.out > main.in-1 hdmi-passive 0',
+    },
+  }),
+  'a scaler matches what the source cannot': plan({
+    devices: { cam: 'camera-shoulder-sdi', sc: 'scaler-sdi-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
+    links: { a: 'cam.sdi > sc.in coax-rg6 60', b: 'sc.out > main.in-2 hdmi-passive 0' },
+  }),
+  'program through a splitter and a loop': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-4-strict 1080p59.94',
+      split: 'splitter-hdmi',
+      rec: 'recorder-hdmi',
+      west: 'projector',
+      east: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 3',
+      b: 'main.out-1 > split.in hdmi-passive 1',
+      c: 'split.out-1 > rec.in hdmi-passive 1',
+      d: 'split.out-2 > west.in hdmi-optical 30',
+      e: 'rec.loop > east.in hdmi-passive 2',
+    },
+    wants: { west: 'program', east: 'program', rec: 'program' },
+  }),
+  'an extender pair': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      tx: 'extender-send',
+      rx: 'extender-receive',
+      main: 'switcher-4-strict 1080p59.94',
+    },
+    links: {
+      a: 'cam.hdmi > tx.in hdmi-passive 0',
+      b: 'tx.out > rx.in pair-cable 45',
+      c: 'rx.out > main.in-1 hdmi-passive 0',
+    },
+  }),
+  'a feeder': plan({
+    devices: {
+      one: 'camera-box-hdmi 1080p59.94',
+      two: 'computer 1080p59.94',
+      side: 'switcher-4-strict 1080p59.94',
+      main: 'switcher-8-mixed 1080p59.94',
+      scr: 'screen',
+    },
+    links: {
+      a: 'one.hdmi > side.in-1 hdmi-passive 3',
+      b: 'two.hdmi-1 > side.in-2 hdmi-passive 3',
+      j: 'side.out-1 > main.in-1 hdmi-passive 1',
+      s: 'main.out-3 > scr.in hdmi-passive 3',
+    },
+    wants: { scr: 'multiview' },
+  }),
+  'a ring of switchers whose return is kept off the air': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      a: { model: 'switcher-4-strict', standard: fmt('1080p59.94'), ports: { 'in-2': { offAir: true } } },
+      b: 'switcher-4-strict 1080p59.94',
+    },
+    links: {
+      s: 'cam.hdmi > a.in-1 hdmi-passive 3',
+      ab: 'a.out-1 > b.in-1 hdmi-passive 1',
+      ba: 'b.out-1 > a.in-2 hdmi-passive 1',
+    },
+  }),
+  'unmeasured routes': plan({
+    devices: { cam: 'camera-studio-sdi 1080p50', main: 'switcher-8-mixed 1080p50' },
+    links: { a: 'cam.sdi > main.in-5 coax-miniature' },
+  }),
+  'the usual school notes but does not warn': plan({
+    brief: { cableSchool: 'usual' },
+    devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 10' },
+  }),
+  'a source straight to a screen': plan({
+    devices: { pc: 'computer 1080p60', scr: 'screen' },
+    links: { a: 'pc.hdmi-1 > scr.in hdmi-passive 2' },
+  }),
+  '2160 out to a screen': plan({
+    devices: {
+      cam: {
+        model: 'camera-hand-hdmi',
+        mode: 'out-2160',
+        ports: { hdmi: { format: { raster: '3840x2160', scan: 'p', rate: '25/1' } } },
+      },
+      scr: 'screen',
+    },
+    links: { a: 'cam.hdmi > scr.in hdmi-passive 2 adapter-hdmi-micro' },
+  }),
+  'a multiviewer beside a switcher that has none': plan({
+    devices: {
+      a: 'computer 1080p59.94',
+      b: 'computer 1080p59.94',
+      c: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-4-strict 1080p59.94',
+      mv: 'multiviewer-4-hdmi 1080p59.94',
+      x: 'splitter-hdmi',
+      y: 'splitter-hdmi',
+      z: 'splitter-hdmi',
+      op: 'screen',
+    },
+    links: {
+      a: 'a.hdmi-1 > x.in hdmi-passive 2',
+      b: 'b.hdmi-1 > y.in hdmi-passive 2',
+      c: 'c.hdmi > z.in hdmi-passive 2',
+      d: 'x.out-1 > main.in-1 hdmi-passive 0',
+      e: 'y.out-1 > main.in-2 hdmi-passive 0',
+      f: 'z.out-1 > main.in-3 hdmi-passive 0',
+      g: 'x.out-2 > mv.in-1 hdmi-passive 0',
+      h: 'y.out-2 > mv.in-2 hdmi-passive 0',
+      i: 'z.out-2 > mv.in-3 hdmi-passive 0',
+      j: 'mv.out > op.in hdmi-passive 1',
+    },
+    wants: { op: 'multiview' },
+  }),
+  'sound from the desk, held back to the pictures': plan({
+    devices: {
+      cam: 'camera-hand-hdmi 1080p25',
+      mic: 'microphone-speech',
+      desk: 'desk-8',
+      main: { model: 'switcher-8-mixed', standard: fmt('1080p25'), ports: { 'sound-1': { soundDelayMs: 150 } } },
+      rec: 'recorder-hdmi',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',
+      m: 'mic.out > desk.in-1 xlr-lead 10',
+      s: 'desk.main > main.sound-1 jack-lead 3',
+      b: 'main.out-4 > rec.in hdmi-passive 1',
+    },
+    wants: { rec: { feed: 'program', sound: true } },
+  }),
+  'sound beside the picture, opened at the input': plan({
+    devices: {
+      pc: 'computer 1080p59.94',
+      main: { model: 'switcher-4-strict', standard: fmt('1080p59.94'), ports: { 'in-1': { sound: 'follows' } } },
+      cap: 'capture-hdmi',
+    },
+    links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2', b: 'main.out-1 > cap.in hdmi-passive 1' },
+    wants: { cap: { feed: 'program', sound: true } },
+  }),
+  'a camera by radio, and one by wire': plan({
+    devices: {
+      cam: 'camera-hand-hdmi 1080p25',
+      two: 'camera-hand-hdmi 1080p25',
+      link: 'radio-hdmi',
+      main: 'switcher-4-strict 1080p25',
+    },
+    links: {
+      a: 'cam.hdmi > link.in hdmi-passive 0 adapter-hdmi-micro',
+      b: 'link.out > main.in-1 hdmi-passive 1',
+      c: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
+    },
+  }),
+  'over the network to another room': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-4-strict 1080p59.94',
+      enc: 'encoder-network',
+      hub: 'switch-poe',
+      one: 'decoder-network',
+      two: 'decoder-network',
+      west: 'screen',
+      east: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+      b: 'main.out-1 > enc.in hdmi-passive 1',
+      c: 'enc.out > hub.in network-cable 60',
+      d: 'hub.out-1 > one.in network-cable 40',
+      e: 'hub.out-2 > two.in network-cable 60',
+      f: 'one.out > west.in hdmi-passive 1',
+      g: 'two.out > east.in hdmi-passive 1',
+    },
+    wants: { west: 'program', east: 'program' },
+  }),
+  'fill and key by the same way twice': plan({
+    devices: { gfx: 'player-fill-key 1080p50', main: 'switcher-8-mixed 1080p50' },
+    links: { a: 'gfx.fill > main.in-5 coax-rg6 10', b: 'gfx.key > main.in-6 coax-rg6 10' },
+  }),
+  'what the brief asks is there': plan({
+    brief: { mains: '230v-50hz', spareInputs: 3, crew: 1, syncWindow: 'bt1359', units: 'ft', paper: 'letter' },
+    devices: {
+      cam: { model: 'camera-studio-sdi', ports: { sdi: { format: fmt('1080p50') } }, manned: true, shot: 'safe' },
+      main: 'switcher-8-mixed 1080p50',
+      rec: 'recorder-hdmi',
+    },
+    links: { a: 'cam.sdi > main.in-5 coax-rg6 20', b: 'main.out-4 > rec.in hdmi-passive 1' },
+    wants: { rec: { feed: 'program', asks: { raster: '1920x1080', rate: '50/1' } } },
+    kit: {
+      cams: { kind: 'model', id: 'camera-studio-sdi', owned: 1 },
+      coax: { kind: 'lead', id: 'coax-rg6', pieceM: 25, owned: 0, hired: 1 },
+    },
+  }),
+  'a safe exposure under foreign lamps': plan({
+    brief: { mains: '230v-50hz' },
+    devices: { cam: { model: 'camera-box-hdmi', shutter: 100 }, main: 'switcher-4-strict 1080p59.94' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2' },
+  }),
+  '2160 recorded in the camera itself': plan({
+    devices: {
+      cam: { model: 'camera-hand-hdmi', mode: 'inside-2160', ports: { hdmi: { format: fmt('1080p25') } } },
+      main: 'switcher-4-strict 1080p25',
+      rec: 'recorder-hdmi',
+    },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro', b: 'main.out-1 > rec.in hdmi-passive 1' },
+    wants: { rec: { feed: 'program', asks: { raster: '3840x2160' } } },
+  }),
+  'everything of a large-sensor camera set': plan({
+    devices: {
+      cam: {
+        model: 'camera-cinema-sdi',
+        ports: { sdi: { format: fmt('1080p50'), level: 'A', transfer: 'sdr', clean: true } },
+      },
+      main: 'switcher-8-level-a 1080p50',
+    },
+    links: { a: 'cam.sdi > main.in-1 coax-rg6 40' },
+  }),
+  'level B below 3G is no level': plan({
+    devices: {
+      cam: {
+        model: 'camera-cinema-sdi',
+        ports: { sdi: { format: fmt('1080p25'), level: 'B', transfer: 'sdr', clean: true } },
+      },
+      main: 'switcher-8-level-a 1080p25',
+    },
+    links: { a: 'cam.sdi > main.in-1 coax-rg6 40' },
+  }),
+  'level B turned into A on the way': plan({
+    devices: {
+      cam: { model: 'camera-cinema-sdi', ports: { sdi: { format: fmt('1080p50'), transfer: 'sdr', clean: true } } },
+      lv: 'level-converter',
+      main: 'switcher-8-level-a 1080p50',
+    },
+    links: { a: 'cam.sdi > lv.in coax-rg6 30', b: 'lv.out > main.in-1 coax-rg6 1' },
+  }),
+  'log made SDR on the way': plan({
+    devices: {
+      cam: { model: 'camera-cinema-sdi', ports: { sdi: { format: fmt('1080p25'), clean: true } } },
+      lk: 'look-converter',
+      main: 'switcher-12-sdi 1080p25',
+    },
+    links: { a: 'cam.sdi > lk.in coax-rg6 30', b: 'lk.out > main.in-1 coax-rg6 1' },
+  }),
+  '2160 over four links, divided alike': plan({
+    devices: {
+      cam: { model: 'camera-quad-2160', ports: { sdi: { format: fmt('2160p50'), division: 'square' } } },
+      main: 'switcher-4-quad 2160p50',
+    },
+    links: { a: 'cam.sdi > main.in-1 coax-rg6-four 40' },
+  }),
+  '2160 from four links to one': plan({
+    devices: { cam: 'camera-quad-2160 2160p59.94', four: 'four-to-12g', main: 'switcher-6-2160 2160p59.94' },
+    links: { a: 'cam.sdi > four.in coax-rg6-four 40', b: 'four.out > main.in-1 coax-rg6 1' },
+  }),
+  '2160 mixed at 12G, and the projector for it': plan({
+    devices: {
+      cam: { model: 'camera-studio-12g', ports: { sdi: { format: fmt('2160p50'), transfer: 'sdr' } } },
+      main: 'switcher-6-2160 2160p50',
+      conv: '12g-to-hdmi',
+      proj: 'projector-2160',
+      rec: 'recorder-2160',
+    },
+    links: {
+      a: 'cam.sdi > main.in-1 coax-rg6 30',
+      b: 'main.out-1 > conv.in coax-rg6 40',
+      c: 'conv.out > proj.in hdmi-passive 0',
+      d: 'main.out-2 > rec.in coax-rg6 2',
+    },
+    wants: { proj: 'program', rec: { feed: 'program', asks: { raster: '3840x2160' } } },
+  }),
+  'a large mixed switcher, set up over the network': plan({
+    devices: {
+      cam: 'camera-studio-sdi 1080p50',
+      pc: {
+        model: 'laptop-office',
+        limitsOff: true,
+        ports: { hdmi: { format: fmt('1080p60'), range: 'narrow', aspect: '16:9' } },
+      },
+      ctl: 'computer-control',
+      main: 'switcher-20-mixed 1080p50',
+      scr: 'projector-sdi',
+    },
+    links: {
+      a: 'cam.sdi > main.in-1 coax-rg6 60',
+      b: 'pc.hdmi > main.in-17 hdmi-passive 3',
+      k: 'ctl.network > main.control control-network 5',
+      c: 'main.out-1 > scr.in coax-rg6 50',
+    },
+    wants: { scr: 'program' },
+  }),
+  'a computer drives a switcher without a panel by USB': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      ctl: 'computer-control',
+      main: 'switcher-4-computer 1080p59.94',
+      scr: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 3',
+      k: 'ctl.usb-1 > main.control-usb control-usb 0',
+      s: 'main.out-2 > scr.in hdmi-passive 2',
+    },
+    wants: { scr: 'multiview' },
+  }),
+  'two pan-tilt-zoom cameras and a joystick': plan({
+    devices: {
+      one: 'camera-ptz-hdmi 1080p50',
+      two: 'camera-ptz-2160 1080p50',
+      joy: 'controller-joystick',
+      hub: 'switch-control',
+      main: 'switcher-8-mixed 1080p50',
+    },
+    links: {
+      a: 'one.hdmi > main.in-1 hdmi-passive 3',
+      b: 'two.sdi > main.in-5 coax-rg6 30',
+      j: 'joy.network > hub.in control-network 2',
+      k: 'hub.out-2 > one.control control-network 20',
+      l: 'hub.out-3 > two.control control-network 40',
+    },
+  }),
+  'a media player that its owner set open': plan({
+    devices: {
+      box: {
+        model: 'player-stream',
+        limitsOff: true,
+        ports: { hdmi: { format: fmt('1080p59.94'), transfer: 'sdr', unprotected: true } },
+      },
+      main: 'switcher-4-strict 1080p59.94',
+    },
+    links: { a: 'box.hdmi > main.in-1 hdmi-passive 2' },
+  }),
+  'a protected disc to the screens of the house alone': plan({
+    devices: { disc: 'player-disc 1080p59.94', x: 'splitter-hdmi', a: 'screen', b: 'projector' },
+    links: {
+      a: 'disc.hdmi > x.in hdmi-passive 1',
+      b: 'x.out-1 > a.in hdmi-passive 2',
+      c: 'x.out-2 > b.in hdmi-passive 3',
+    },
+  }),
+  'a phone held upright, boxed on purpose': plan({
+    devices: {
+      phone: {
+        model: 'phone-upright',
+        limitsOff: true,
+        ports: { 'usb-c': { format: fmt('1080p59.94'), transfer: 'sdr' } },
+      },
+      conv: 'usbc-hdmi-full',
+      main: { model: 'switcher-6-combo', standard: fmt('1080p59.94'), ports: { 'in-3': { fit: 'box' } } },
+    },
+    links: { a: 'phone.usb-c > conv.in usbc-lead 0', b: 'conv.out > main.in-3 hdmi-passive 2' },
+  }),
+  'an old tape, scaled and cut': plan({
+    devices: {
+      tape: 'player-tape 576i50',
+      sc: { model: 'scaler-sdi', ports: { out: { format: fmt('1080p50'), fit: 'crop' } } },
+      main: 'switcher-8-mixed 1080p50',
+    },
+    links: { a: 'tape.sdi > sc.in coax-rg6 3', b: 'sc.out > main.in-5 coax-rg6 1' },
+  }),
+  'a picture zoomed to fill the frame': plan({
+    devices: {
+      phone: 'phone 1080p59.94',
+      conv: 'usbc-hdmi-overscan',
+      main: { model: 'switcher-6-combo', standard: fmt('1080p59.94'), ports: { 'in-3': { fit: 'zoom' } } },
+    },
+    links: { a: 'phone.usb-c > conv.in usbc-lead 0', b: 'conv.out > main.in-3 hdmi-passive 2' },
+  }),
+  'a console, full range read as full': plan({
+    devices: {
+      box: { model: 'console-game', ports: { hdmi: { format: fmt('1080p59.94'), unprotected: true } } },
+      main: { model: 'switcher-6-combo', standard: fmt('1080p59.94'), ports: { 'in-3': { range: 'full' } } },
+    },
+    links: { a: 'box.hdmi > main.in-3 hdmi-passive 2' },
+  }),
+  'a matrix between sources and screens': plan({
+    devices: {
+      a: 'computer 1080p50',
+      b: 'computer 1080p50',
+      mx: {
+        model: 'matrix-4-hdmi',
+        ports: { 'out-1': { of: 'in-2' }, 'out-2': { of: 'in-2' }, 'out-3': { of: 'in-1' } },
+      },
+      ctl: 'computer-control',
+      x: 'screen',
+      y: 'screen',
+      main: 'switcher-4-strict 1080p50',
+    },
+    links: {
+      a: 'a.hdmi-1 > mx.in-1 hdmi-passive 2',
+      b: 'b.hdmi-1 > mx.in-2 hdmi-passive 2',
+      c: 'mx.out-1 > x.in hdmi-passive 2',
+      d: 'mx.out-2 > y.in hdmi-passive 2',
+      e: 'mx.out-3 > main.in-1 hdmi-passive 2',
+      k: 'ctl.network > mx.control control-network 5',
+    },
+  }),
+  'one radio sender, two receivers': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      two: 'camera-box-hdmi 1080p59.94',
+      air: 'radio-one-to-two',
+      main: 'switcher-4-strict 1080p59.94',
+      scr: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > air.in hdmi-passive 0',
+      b: 'air.out-1 > main.in-1 hdmi-passive 1',
+      c: 'air.out-2 > scr.in hdmi-passive 1',
+      d: 'two.hdmi > main.in-2 hdmi-passive 3',
+    },
+  }),
+  'a micro plug that is strapped': plan({
+    devices: { cam: 'camera-hand-hdmi 1080p25', main: 'switcher-4-strict 1080p25' },
+    links: {
+      a: {
+        from: { device: 'cam', port: 'hdmi' },
+        to: { device: 'main', port: 'in-1' },
+        cable: 'hdmi-micro-lead',
+        pieces: [3],
+        relief: true,
+      },
+    },
+  }),
+  'a camera that stays on for five hours': plan({
+    brief: { start: '18:00', end: '23:00' },
+    devices: {
+      cam: {
+        model: 'camera-mirrorless',
+        mode: 'live',
+        limitsOff: true,
+        ports: { hdmi: { format: fmt('1080p50'), clean: true } },
+      },
+      main: 'switcher-4-strict 1080p50',
+    },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-mini' },
+  }),
+  'a short show, over before the camera sleeps': plan({
+    brief: { start: '12:00', end: '12:25' },
+    devices: {
+      cam: { model: 'camera-mirrorless', mode: 'out-1080', ports: { hdmi: { format: fmt('1080p25'), clean: true } } },
+      main: 'switcher-4-strict 1080p25',
+    },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-mini' },
+  }),
+  'music balanced across the hall': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      music: 'player-music',
+      near: 'balance-box',
+      far: 'unbalance-box',
+      main: 'switcher-4-strict 1080p59.94',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+      m: 'music.out > near.in mini-jack-lead 0 =0.5',
+      n: 'near.out > far.in xlr-lead 25',
+      o: 'far.out > main.sound mini-jack-lead 0 =0.5',
+    },
+  }),
+  'a show that cannot be dark, with a second switcher in the van': plan({
+    brief: { secondWay: true },
+    devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94', enc: 'encoder-stream' },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-1 > enc.in hdmi-passive 2' },
+    wants: { enc: 'program' },
+    kit: { sw: { kind: 'model', id: 'switcher-4-strict', owned: 2 } },
+  }),
+  'a computer fixed before a monitor that likes another rate': plan({
+    devices: {
+      pc: { model: 'computer-guest', limitsOff: true, ports: { hdmi: { format: fmt('1080p59.94') } } },
+      scr: 'screen-computer',
+    },
+    links: { a: 'pc.hdmi > scr.in hdmi-passive 2' },
+  }),
+  'a computer left open, behind a box that keeps its list': plan({
+    devices: { pc: { model: 'computer-guest', limitsOff: true }, box: 'list-keeper', scr: 'screen-computer' },
+    links: { a: 'pc.hdmi > box.in hdmi-passive 0', b: 'box.out > scr.in hdmi-passive 2' },
+  }),
+  'three switchers in a row': plan({
+    devices: {
+      a: { model: 'camera-studio-sdi', shot: 'safe', ports: { sdi: { format: fmt('1080p50') } } },
+      b: 'camera-studio-sdi 1080p50',
+      c: 'camera-ptz 1080p50',
+      far: 'switcher-8-mixed 1080p50',
+      mid: 'switcher-8-mixed 1080p50',
+      main: 'switcher-12-sdi 1080p50',
+      scr: 'screen-sdi',
+      op: 'screen',
+    },
+    links: {
+      a: 'a.sdi > far.in-5 coax-rg6 30',
+      b: 'b.sdi > mid.in-5 coax-rg6 30',
+      c: 'c.sdi > main.in-1 coax-rg6 30',
+      fm: 'far.out-1 > mid.in-8 coax-rg6 5',
+      mm: 'mid.out-1 > main.in-12 coax-rg6 5',
+      s: 'main.out-1 > scr.in coax-rg6 5',
+      o: 'main.out-6 > op.in hdmi-passive 2',
+    },
+    wants: { scr: 'program', op: 'multiview' },
+  }),
+  'two radio links that reach, on channels of their own': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      two: 'camera-box-hdmi 1080p59.94',
+      three: { model: 'camera-box-hdmi', shot: 'safe' },
+      x: { model: 'radio-hdmi', air: { m: 100, channel: 1 } },
+      y: { model: 'radio-hdmi', air: { m: 30, crowd: true, channel: 2 } },
+      main: 'switcher-4-multiview 1080p59.94',
+      op: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > x.in hdmi-passive 0',
+      b: 'x.out > main.in-1 hdmi-passive 1',
+      c: 'two.hdmi > y.in hdmi-passive 0',
+      d: 'y.out > main.in-2 hdmi-passive 1',
+      e: 'three.hdmi > main.in-3 hdmi-passive 2',
+      o: 'main.out-3 > op.in hdmi-passive 2',
+    },
+    wants: { op: 'multiview' },
+  }),
+  'a capture that the USB of its computer carries': plan({
+    devices: {
+      cam: 'camera-ptz 1080p59.94',
+      host: { model: 'computer-control' },
+      cap: { model: 'capture-sdi', in: 'host' },
+    },
+    links: { x: 'cam.sdi > cap.in coax-rg6 10' },
+  }),
+}
