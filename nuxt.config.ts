@@ -14,7 +14,7 @@ export default defineNuxtConfig({
     '@fontsource-variable/atkinson-hyperlegible-mono/wght.css',
     '~/theme/main.css',
   ],
-  components: ['~/shell', '~/ui', '~/board', '~/features'].map(path => ({ path, pathPrefix: false })),
+  components: ['~/shell', '~/ui', '~/board', '~/features'].map(path => ({ path, pathPrefix: false, extensions: ['vue'] })),
   alias: { '#core': inRoot('./core') },
   app: {
     head: {

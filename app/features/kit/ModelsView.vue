@@ -6,6 +6,7 @@ import { type Edit, applyEdits, freshId, problemText, setEdit, slug } from '#cor
 
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
+import { decimal, priceSchema, wattsSchema } from '~/ui/typed'
 
 /** The models that this plan knows: those of the catalogue as they are, one's own to be changed. */
 const props = defineProps<{ filter: string }>()
@@ -105,7 +106,7 @@ async function field(
   value: string,
 ): Promise<void> {
   const { [name]: _, ...rest } = model.value!
-  const typed = name === 'watts' ? Number(value) : name === 'priceMinor' ? Math.round(Number(value) * 100) : value
+  const typed = name === 'watts' ? decimal(value) : name === 'priceMinor' ? Math.round(decimal(value) * 100) : value
   await take(
     value === '' ? rest : { ...rest, [name]: typed },
     `${model.value!.title}: ${name === 'priceMinor' ? 'price' : name}`.slice(0, 120),
@@ -268,7 +269,13 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
         <dl>
           <dt>Title</dt>
           <dd>
-            <input class="pick wide" aria-label="Title" :value="model.title" @change="field('title', value($event))" />
+            <TypedField
+              class="wide"
+              aria-label="Title"
+              :value="model.title"
+              needs="a title"
+              @done="text => field('title', text)"
+            />
           </dd>
           <dt>Kind</dt>
           <dd>
@@ -279,21 +286,22 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
           </dd>
           <dt>Word on the board</dt>
           <dd>
-            <input
-              class="pick"
+            <TypedField
               aria-label="Word on the board"
               :value="model.short ?? ''"
-              @change="field('short', value($event))"
+              @done="text => field('short', text)"
             />
           </dd>
           <dt>Draw</dt>
           <dd>
-            <input
-              class="pick ms"
+            <TypedField
+              class="ms"
               inputmode="decimal"
               aria-label="Draw, watts"
               :value="model.watts"
-              @change="field('watts', value($event))"
+              :schema="wattsSchema"
+              needs="watts"
+              @done="text => field('watts', text)"
             />
             W, by
             <select class="pick" aria-label="Supply" :value="model.supply" @change="field('supply', value($event))">
@@ -302,12 +310,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
           </dd>
           <dt>Price</dt>
           <dd>
-            <input
-              class="pick ms"
+            <TypedField
+              class="ms"
               inputmode="decimal"
               aria-label="Price"
               :value="model.priceMinor / 100"
-              @change="field('priceMinor', value($event))"
+              :schema="priceSchema"
+              needs="a price"
+              @done="text => field('priceMinor', text)"
             />
             {{ plan.brief.currency ?? 'EUR' }}
           </dd>

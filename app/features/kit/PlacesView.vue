@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { number, string } from 'yup'
 import { ROLES, ROLE_WORDS } from '#core/catalog'
-import { type Edit, WITHIN_PLACE_M, completePlan, freshId, slug } from '#core/document'
+import { type Edit, WITHIN_PLACE_M, completePlan, freshId, setEdit, slug } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { lengthText } from '#core/words'
 
 import { toMetres, toTyped, useUnits } from '~/shell/look'
-import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
+import { decimal, distanceSchema, placeSchema } from '~/ui/typed'
 
 /** Where everything stands, and how far a cable goes between the places: what a patch is worked out from. */
 const props = defineProps<{ filter: string }>()
 const store = usePlanStore()
-const notices = useNotices()
 const units = useUnits()
 const plan = computed(() => completePlan(store.plan!))
 const places = computed(() =>
@@ -57,57 +55,28 @@ const typedValue = (a: string, b: string): string => {
   const found = entry(a, b)
   return found ? toTyped(found[1].m, units.value) : ''
 }
-const lengthSchema = number()
-  .transform((value, original) => (typeof original === 'string' ? Number(original.replace(',', '.')) : value))
-  .typeError('a distance, e.g. 24')
-  .min(0, 'not below 0')
-  .max(20_000, 'at most 20 000')
-const placeSchema = string()
-  .max(120, 'at most 120 characters')
-  .matches(/^[^\u0000-\u001f\u007f]*$/, 'text without control characters')
-
-async function measure(event: Event, a: string, b: string): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const was = typedValue(a, b)
-  const text = field.value.trim()
-  if (text === was) return
+async function measure(text: string, a: string, b: string): Promise<void> {
   const found = entry(a, b)
   const title = a === b ? `Within ${a}` : `From ${a} to ${b}`
-  try {
-    if (text === '') {
-      if (found) await store.commit(`${title}: not measured`, [{ do: 'remove', collection: 'distances', id: found[0] }])
-      return
-    }
-    lengthSchema.validateSync(text)
-    const m = toMetres(Number(text.replace(',', '.')), units.value)
-    const edit: Edit = found
-      ? { do: 'set', at: ['distances', found[0], 'm'], value: m }
-      : {
-          do: 'add',
-          collection: 'distances',
-          id: freshId(slug(`${a} ${b}`), plan.value.distances, Math.random),
-          value: { between: [a, b], m },
-        }
-    await store.commit(`${title}: ${lengthText(m, units.value)}`, [edit])
-  } catch (error) {
-    notices.tell(`Not taken: ${(error as Error).message}`, 'wrong')
-    field.value = was
+  if (text === '') {
+    if (found) await store.commit(`${title}: not measured`, [{ do: 'remove', collection: 'distances', id: found[0] }])
+    return
   }
+  const m = toMetres(decimal(text), units.value)
+  const edit: Edit = found
+    ? { do: 'set', at: ['distances', found[0], 'm'], value: m }
+    : {
+        do: 'add',
+        collection: 'distances',
+        id: freshId(slug(`${a} ${b}`), plan.value.distances, Math.random),
+        value: { between: [a, b], m },
+      }
+  await store.commit(`${title}: ${lengthText(m, units.value)}`, [edit])
 }
-async function stand(event: Event, id: string): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const was = plan.value.devices[id]!.place ?? ''
-  const text = field.value.trim()
-  if (text === was) return
-  try {
-    placeSchema.validateSync(text)
-    await store.commit(`Place of ${plan.value.devices[id]!.name}: ${text || 'not said'}`, [
-      { do: 'set', at: ['devices', id, 'place'], ...(text ? { value: text } : {}) },
-    ])
-  } catch (error) {
-    notices.tell(`Not taken: ${(error as Error).message}`, 'wrong')
-    field.value = was
-  }
+async function stand(text: string, id: string): Promise<void> {
+  await store.commit(`Place of ${plan.value.devices[id]!.name}: ${text || 'not said'}`, [
+    setEdit(['devices', id, 'place'], text || undefined),
+  ])
 }
 function down(event: KeyboardEvent): void {
   const fields = [...document.querySelectorAll<HTMLInputElement>('.places input.where')]
@@ -134,13 +103,14 @@ function down(event: KeyboardEvent): void {
         <h4 class="small quiet">{{ ROLE_WORDS[group.role].many }}, {{ group.devices.length }}</h4>
         <label v-for="[id, device] in group.devices" :key="id" class="line"
           ><span class="cut">{{ device.name }}</span
-          ><input
-            class="pick where"
+          ><TypedField
+            class="where"
             list="all-places"
             :value="device.place ?? ''"
+            :schema="placeSchema"
             placeholder="where it stands"
             :aria-label="`Place of ${device.name}`"
-            @change="event => stand(event, id)"
+            @done="text => stand(text, id)"
             @keydown.enter="down"
             @keydown.up="down"
             @keydown.down="down"
@@ -175,14 +145,15 @@ function down(event: KeyboardEvent): void {
               <tr v-for="(a, i) in places" :key="a">
                 <th scope="row">{{ a }}</th>
                 <td v-for="(b, j) in places.slice().reverse()" :key="b">
-                  <input
+                  <TypedField
                     v-if="places.length - 1 - j >= i"
-                    class="pick m"
+                    class="m"
                     inputmode="decimal"
                     :value="typedValue(a, b)"
+                    :schema="distanceSchema"
                     :placeholder="a === b ? toTyped(WITHIN_PLACE_M, units) : '?'"
                     :aria-label="a === b ? `Within ${a}, ${units.length}` : `From ${a} to ${b}, ${units.length}`"
-                    @change="event => measure(event, a, b)"
+                    @done="text => measure(text, a, b)"
                   />
                 </td>
               </tr>

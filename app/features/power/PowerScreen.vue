@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import { number, string } from 'yup'
+import { string } from 'yup'
 import { emptyPlan, freshId, setEdit, type Edit } from '#core/document'
 import type { CircuitLoad, Circuits } from '#core/features/power'
 import { figure } from '#core/words'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
+import { ampsSchema, decimal } from '~/ui/typed'
 import { useBoardStore } from '~/board/selection'
 import FindingList from '~/ui/FindingList.vue'
 
@@ -119,7 +120,6 @@ const choose = (id: string | undefined): void => {
 
 // --- what changes the plan ---
 const titleSchema = string().trim().required('a name').max(120, 'at most 120 characters')
-const ampsSchema = number().typeError('a current, e.g. 16').min(0.1, 'at least 0.1').max(1000, 'at most 1000')
 const renaming = ref(false)
 const usualAmps = computed(() => ((plan.value.brief.mains?.startsWith('230') ?? true) ? 16 : 15))
 const nextOrder = computed(() => 1 + Math.max(0, ...circuits.value.map(({ order }) => order)))
@@ -158,16 +158,10 @@ async function rename(text: string): Promise<void> {
   const one = circuit.value
   if (one && text !== one.title) await store.commit(`Call it ${text}`, [setEdit(['circuits', one.id, 'title'], text)])
 }
-async function rate(event: Event): Promise<void> {
+async function rate(text: string): Promise<void> {
   const one = circuit.value
-  const field = event.target as HTMLInputElement
-  if (!one) return
-  const value = Number(field.value.trim().replace(',', '.'))
-  if (field.value.trim() === '' || !ampsSchema.isValidSync(value)) {
-    field.value = String(one.ratedA)
-    return
-  }
-  if (value !== one.ratedA)
+  const value = decimal(text)
+  if (one && value !== one.ratedA)
     await store.commit(`Protection of ${one.title}: ${value} A`, [setEdit(['circuits', one.id, 'amps'], value)])
 }
 async function plug(device: string, into: CircuitLoad | undefined): Promise<void> {
@@ -263,7 +257,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         </h3>
         <label class="rated"
           >Protection, A
-          <input :key="circuit.id" class="pick figures" inputmode="decimal" :value="circuit.ratedA" @change="rate" />
+          <TypedField
+            :key="circuit.id"
+            class="figures"
+            inputmode="decimal"
+            :value="circuit.ratedA"
+            :schema="ampsSchema"
+            needs="a current"
+            @done="rate"
+          />
         </label>
         <FindingList :findings="findings.filter(({ at }) => at.on === 'circuit' && at.circuit === circuit!.id)" />
         <h4>On it</h4>

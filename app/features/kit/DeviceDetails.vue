@@ -1,0 +1,388 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { number, string } from 'yup'
+import { CATALOGUE_CURRENCY, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
+import { type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
+import { placesOf } from '#core/features/continuity'
+import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
+import { moneyText } from '#core/words'
+import { toMetres, toTyped, useUnits } from '~/shell/look'
+import { usePlanStore } from '~/plan/store'
+import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema } from '~/ui/typed'
+
+/** All that can be set on one device of the plan. */
+const props = defineProps<{ deviceId: string; used: ReadonlySet<string> }>()
+const emit = defineEmits<{ copy: []; remove: [] }>()
+const store = usePlanStore()
+const units = useUnits()
+const plan = computed(() => completePlan(store.plan!))
+const device = computed(() => plan.value.devices[props.deviceId]!)
+const model = computed(() => plan.value.models[device.value.model]!)
+const money = (minor: number) => moneyText(minor, plan.value.brief.currency ?? CATALOGUE_CURRENCY)
+
+async function set<const F extends readonly string[]>(
+  field: F,
+  value: ValueAt<readonly ['devices', string, ...F]> | string | undefined,
+  words: string,
+): Promise<void> {
+  const at = ['devices', props.deviceId, ...field] as const
+  await store.commit(words, [setEdit(at, value === '' ? undefined : (value as never))])
+}
+const formatsOf = (port: string) => listFormats(makesOf(model.value, port, device.value.mode)).map(formatLabel)
+const formatNow = (port: string): string => {
+  const format = device.value.ports?.[port]?.format
+  return format ? formatLabel(format) : (formatsOf(port)[0] ?? '')
+}
+async function setMode(mode: string): Promise<void> {
+  // What the new mode cannot make is left to it.
+  const edits: Edit[] = [{ do: 'set', at: ['devices', props.deviceId, 'mode'], value: mode }]
+  for (const [port, setting] of Object.entries(device.value.ports ?? {})) {
+    const makes = listFormats(makesOf(model.value, port, mode)).map(formatLabel)
+    if (setting.format && makes.length && !makes.includes(formatLabel(setting.format)))
+      edits.push({ do: 'set', at: ['devices', props.deviceId, 'ports', port, 'format'] })
+  }
+  await store.commit(`${device.value.name}: ${model.value.modes![mode]!.title}`, edits)
+}
+
+const outputs = computed(() => portsOf(model.value, 'out'))
+const inputs = computed(() => portsOf(model.value, 'in'))
+function setAir(text: string): void {
+  void set(
+    ['air'],
+    text === '' ? undefined : { ...device.value.air, m: toMetres(decimal(text), units.value) },
+    `Way of ${device.value.name} through the air`,
+  )
+}
+/** Computers that a capture may hang on: not itself, and nothing that it houses. */
+const hosts = computed(() =>
+  Object.entries(plan.value.devices).filter(
+    ([other, one]) =>
+      other !== props.deviceId &&
+      one.in !== props.deviceId &&
+      (plan.value.models[one.model]!.kind === 'computer' || plan.value.models[one.model]!.kind === 'controller'),
+  ),
+)
+const LIMIT_WORDS = {
+  'power-off': 'switches itself off',
+  'sleep': 'goes to sleep',
+  'recording': 'stops recording',
+} as const
+const noteSchema = string().max(400, 'at most 400 characters')
+const delaySchema = number().typeError('milliseconds').min(0, 'not below 0').max(2000, 'at most 2000 ms')
+const chosenIn = (event: Event): string => (event.target as HTMLSelectElement).value
+const ticked = (event: Event): true | undefined => (event.target as HTMLInputElement).checked || undefined
+</script>
+
+<template>
+  <section class="details" :aria-label="`Settings of ${device.name}`">
+    <TypedField
+      class="title"
+      :value="device.name"
+      :schema="nameSchema"
+      needs="a name"
+      aria-label="Name"
+      @done="value => set(['name'], value, `Rename to ${value}`)"
+    />
+    <p class="quiet">{{ model.title }}. {{ model.watts }}&nbsp;W, {{ money(model.priceMinor) }}.</p>
+    <dl>
+      <template v-if="model.standards?.length">
+        <dt>Operating standard</dt>
+        <dd>
+          <select
+            class="pick"
+            aria-label="Operating standard"
+            :value="device.standard ? formatLabel(device.standard) : formatLabel(listFormats(model.standards)[0]!)"
+            @change="
+              event => set(['standard'], parseFormatLabel(chosenIn(event)), `${device.name} to ${chosenIn(event)}`)
+            "
+          >
+            <option v-for="label in listFormats(model.standards).map(formatLabel)" :key="label">
+              {{ label }}
+            </option>
+          </select>
+        </dd>
+      </template>
+      <template v-if="model.modes">
+        <dt>Mode</dt>
+        <dd>
+          <select
+            class="pick"
+            aria-label="Mode"
+            :value="device.mode ?? Object.keys(model.modes)[0]"
+            @change="event => setMode(chosenIn(event))"
+          >
+            <option v-for="(mode, id) in model.modes" :key="id" :value="id">{{ mode.title }}</option>
+          </select>
+        </dd>
+      </template>
+      <template v-for="[id, port] in outputs" :key="id">
+        <dt>{{ port.title }}<span v-if="!used.has(id)" class="small quiet free">free</span></dt>
+        <dd>
+          <select
+            v-if="formatsOf(id).length"
+            class="pick"
+            :aria-label="`Format of ${port.title}`"
+            :value="formatNow(id)"
+            @change="
+              event =>
+                set(['ports', id, 'format'], parseFormatLabel(chosenIn(event)), `${device.name} to ${chosenIn(event)}`)
+            "
+          >
+            <option v-for="label in formatsOf(id)" :key="label">{{ label }}</option>
+            <option v-if="!formatsOf(id).includes(formatNow(id))" disabled>{{ formatNow(id) }}</option>
+          </select>
+          <select
+            v-if="port.feeds && port.feeds.length > 1"
+            class="pick"
+            :aria-label="`${port.title} carries`"
+            :value="device.ports?.[id]?.feed ?? port.feeds[0]"
+            @change="
+              event =>
+                set(['ports', id, 'feed'], chosenIn(event), `${device.name} ${port.title} carries ${chosenIn(event)}`)
+            "
+          >
+            <option v-for="feed in port.feeds" :key="feed">{{ feed }}</option>
+          </select>
+          <span v-else-if="port.feeds" class="figures">{{ port.feeds[0] }}</span>
+          <PortTraits
+            :id="id"
+            :port="port"
+            :device="device"
+            :model="model"
+            @set="(field, value, words) => set(['ports', id, field], value, words)"
+          >
+            <span v-if="!formatsOf(id).length && !port.feeds" class="quiet small">{{
+              port.carries === 'sound' || port.carries === 'control' ? port.carries : 'passes what comes'
+            }}</span>
+          </PortTraits>
+        </dd>
+      </template>
+      <template v-for="[id, port] in inputs" :key="id">
+        <dt>{{ port.title }}<span v-if="!used.has(id)" class="small quiet free">free</span></dt>
+        <dd>
+          <template v-if="model.role === 'switcher'">
+            <TypedField
+              v-if="carriesPicture(port)"
+              class="label"
+              :value="device.ports?.[id]?.label ?? ''"
+              :schema="labelSchema"
+              placeholder="label"
+              :aria-label="`Label of ${port.title}`"
+              @done="value => set(['ports', id, 'label'], value, `Label ${value}`)"
+            />
+            <select
+              v-if="port.sound"
+              class="pick"
+              :aria-label="`Sound of ${port.title}`"
+              :value="device.ports?.[id]?.sound ?? (port.carries === 'sound' ? 'fixed' : 'shut')"
+              @change="event => set(['ports', id, 'sound'], chosenIn(event), `Sound of ${port.title}`)"
+            >
+              <option value="shut">sound shut</option>
+              <option value="fixed">sound open</option>
+              <option value="follows">sound follows the picture</option>
+            </select>
+            <span v-if="port.sound && port.carries === 'sound'" class="held"
+              ><TypedField
+                class="ms"
+                inputmode="numeric"
+                :value="device.ports?.[id]?.soundDelayMs ?? 0"
+                :schema="delaySchema"
+                :aria-label="`Delay of ${port.title}, milliseconds`"
+                @done="
+                  value => set(['ports', id, 'soundDelayMs'], Number(value) || undefined, `Hold ${port.title} back`)
+                "
+              />
+              ms</span
+            >
+          </template>
+          <PortTraits
+            :id="id"
+            :port="port"
+            :device="device"
+            :model="model"
+            @set="(field, value, words) => set(['ports', id, field], value, words)"
+          />
+          <span v-if="model.role !== 'switcher'" class="quiet small">{{
+            port.carries === 'control'
+              ? 'control'
+              : port.takes === 'standard'
+                ? 'the standard alone'
+                : Array.isArray(port.takes)
+                  ? `${listFormats(port.takes).length} formats`
+                  : 'what its class carries'
+          }}</span>
+        </dd>
+      </template>
+      <template v-if="isCamera(model)">
+        <dt>Shutter</dt>
+        <dd class="quiet small">
+          {{ device.shutter ? `1/${device.shutter} s` : 'its own' }}, {{ device.shot ?? 'no shot said' }},
+          {{ device.manned ? 'manned' : 'unmanned' }}: on Brief
+        </dd>
+      </template>
+      <template v-if="model.limits?.length">
+        <dt>By itself</dt>
+        <dd>
+          <span class="small">{{
+            model.limits.map(({ what, minutes }) => `${LIMIT_WORDS[what]} after ${minutes} min`).join(', ')
+          }}</span><label v-if="model.limits.some(({ settable }) => settable)" class="small check"
+            ><input
+              type="checkbox"
+              :checked="device.limitsOff === true"
+              @change="set(['limitsOff'], ticked($event), `What ends ${device.name} by itself`)"
+            />
+            switched off</label
+          >
+        </dd>
+      </template>
+      <template v-if="model.radio">
+        <dt>Through the air</dt>
+        <dd class="small">
+          <TypedField
+            class="ms"
+            inputmode="decimal"
+            :value="device.air ? toTyped(device.air.m, units) : ''"
+            :schema="distanceSchema"
+            placeholder="how far"
+            aria-label="Distance through the air"
+            @done="setAir"
+          />
+          {{ units.length }}
+          <template v-if="device.air">
+            <label class="check"
+              ><input
+                type="checkbox"
+                :checked="device.air.crowd === true"
+                @change="event => set(['air', 'crowd'], ticked(event), `Crowd before ${device.name}`)"
+              />
+              a crowd between</label
+            >
+            <label class="check"
+              ><input
+                type="checkbox"
+                :checked="device.air.wall === true"
+                @change="event => set(['air', 'wall'], ticked(event), `Wall before ${device.name}`)"
+              />
+              a wall between</label
+            >
+            <select
+              class="pick"
+              aria-label="Channel"
+              :value="device.air.channel ?? ''"
+              @change="
+                event => set(['air', 'channel'], Number(chosenIn(event)) || undefined, `Channel of ${device.name}`)
+              "
+            >
+              <option value="">no channel said</option>
+              <option v-for="n in model.radio.channels" :key="n" :value="n">channel {{ n }}</option>
+            </select>
+          </template>
+        </dd>
+      </template>
+      <template v-if="model.usb">
+        <dt>In</dt>
+        <dd>
+          <select
+            class="pick"
+            aria-label="Computer that it hangs on"
+            :value="device.in ?? ''"
+            @change="event => set(['in'], chosenIn(event), `${device.name} hangs on a computer`)"
+          >
+            <option value="">a USB controller of its own</option>
+            <option v-for="[id, one] in hosts" :key="id" :value="id">the USB of {{ one.name }}</option>
+          </select>
+        </dd>
+      </template>
+      <dt>Place</dt>
+      <dd>
+        <TypedField
+          list="places"
+          :value="device.place ?? ''"
+          :schema="placeSchema"
+          placeholder="where it stands"
+          aria-label="Place"
+          @done="value => set(['place'], value, `Place of ${device.name}`)"
+        /><datalist id="places"><option v-for="place in placesOf(plan)" :key="place" :value="place" /></datalist>
+      </dd>
+      <dt>Note</dt>
+      <dd>
+        <TypedField
+          class="note"
+          :lines="2"
+          :value="device.note ?? ''"
+          :schema="noteSchema"
+          aria-label="Note"
+          @done="value => set(['note'], value, `Note on ${device.name}`)"
+        />
+      </dd>
+    </dl>
+    <div class="hands">
+      <button class="btn small" type="button" @click="emit('copy')">Copy it</button
+      ><button class="btn small" type="button" @click="emit('remove')">Remove <span class="key">Del</span></button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.details {
+  overflow-y: auto;
+  min-height: 0;
+  padding: 16px 24px 32px;
+}
+.title {
+  font-size: 20px;
+  font-weight: 650;
+  width: 100%;
+  border-color: transparent;
+  margin-left: -9px;
+}
+.title:hover,
+.title:focus {
+  border-color: var(--border);
+}
+.details p {
+  margin: 2px 0 12px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 132px minmax(0, 1fr);
+  gap: 6px 16px;
+  margin: 0;
+  align-items: center;
+}
+dt {
+  line-height: 1.25;
+}
+.free {
+  margin-left: 6px;
+}
+dd {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.label {
+  width: 12ch;
+}
+.check {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.ms {
+  width: 7ch;
+  text-align: right;
+}
+.note {
+  width: 100%;
+  resize: vertical;
+  line-height: 1.35;
+}
+.hands {
+  display: flex;
+  gap: 8px;
+  margin-top: 16px;
+}
+</style>

@@ -1,0 +1,30 @@
+import { number, string } from 'yup'
+
+/** A figure as it is typed, with a point or a comma; NaN where it is none. */
+export const decimal = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+
+const typedNumber = (needs: string) =>
+  number()
+    .transform((value, original) => (typeof original === 'string' ? decimal(original) : value))
+    .typeError(needs)
+
+/** A length in metres or feet. */
+export const distanceSchema = typedNumber('a distance, e.g. 24').min(0, 'not below 0').max(20_000, 'at most 20 000')
+export const ampsSchema = typedNumber('a current, e.g. 16').min(0.1, 'at least 0.1').max(1000, 'at most 1000')
+export const wattsSchema = typedNumber('watts, e.g. 45').min(0, 'not below 0')
+export const priceSchema = typedNumber('a price, e.g. 249.50').min(0, 'not below 0')
+
+const plain = (most: number) =>
+  string()
+    .max(most, `at most ${most} characters`)
+    .matches(/^[^\u0000-\u001f\u007f]*$/, 'text without control characters')
+export const placeSchema = plain(120)
+export const nameSchema = plain(120)
+export const labelSchema = plain(24)
+
+/** Whether every word that is looked for stands somewhere in the texts. */
+export const matches = (looked: string, ...texts: string[]): boolean =>
+  looked
+    .toLowerCase()
+    .split(/\s+/)
+    .every(word => texts.join(' ').toLowerCase().includes(word))
