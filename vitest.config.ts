@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   resolve: { alias: { '~': fileURLToPath(new URL('./app', import.meta.url)) } },
   test: {
-    include: ['{core,app,server,cli,testing}/**/*.test.ts'],
+    include: ['{core,app,server,cli,testing,scripts}/**/*.test.ts'],
     exclude: ['server/tests/{api,kill,upgrade}.test.ts', 'node_modules/**'],
     // Beside the build and the walks one worker is all that two cores leave.
     maxWorkers: Number(process.env.INTERLUMEN_WORKERS ?? 2),

@@ -17,7 +17,7 @@ const optionsOf = ({ options, json }: Command): string =>
     ...(json ? ['[--json]'] : []),
   ].join(' ')
 
-const USAGE = `usage:
+export const USAGE = `usage:
 ${COMMANDS.map(command => `  npm run -s interlumen -- ${command.name} FILE ${optionsOf(command)}`).join('\n')}
 
 ${COMMANDS.map(({ name, about }) => `${name} ${about}`).join('\n')}

@@ -48,6 +48,9 @@ const effectJson = ({ still, ...effect }: LossEffect): object => ({
   still: still.map(({ switcher, ...entry }) => ({ stage: switcher, ...entry })),
 })
 
+const pointsJson = (checked: CommandContext['checked']): object[] =>
+  singlePoints(checked).map(({ things, ...point }) => ({ ...point, things: things.map(effectJson) }))
+
 const whatif: Command<CommandContext> = {
   name: 'whatif',
   about:
@@ -60,7 +63,7 @@ const whatif: Command<CommandContext> = {
     const id = values.get('without')
     if (id === undefined)
       return {
-        out: json ? JSON.stringify(singlePoints(checked), null, 2) : pointsText(context, currency),
+        out: json ? JSON.stringify(pointsJson(checked), null, 2) : pointsText(context, currency),
         exit: 0,
       }
     const effect = whatIf(checked, lossNamed(plan, id))
