@@ -14,7 +14,7 @@ export default tseslint.config(
       'node_modules/**',
       'core/document/validators.generated.js',
       'test-results/**',
-      'server/db/migrations/**',
+      'server/store/pglite/migrations/**',
     ],
   },
   js.configs.recommended,

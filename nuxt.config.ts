@@ -14,7 +14,11 @@ export default defineNuxtConfig({
     '@fontsource-variable/atkinson-hyperlegible-mono/wght.css',
     '~/theme/main.css',
   ],
-  components: ['~/shell', '~/ui', '~/board', '~/features'].map(path => ({ path, pathPrefix: false, extensions: ['vue'] })),
+  components: ['~/shell', '~/ui', '~/board', '~/features'].map(path => ({
+    path,
+    pathPrefix: false,
+    extensions: ['vue'],
+  })),
   alias: { '#core': inRoot('./core') },
   app: {
     head: {
@@ -86,7 +90,9 @@ export default defineNuxtConfig({
     hooks: {
       // Migrations are read at start; the server's bundle does not carry them by itself.
       compiled: async nitro => {
-        await cp(inRoot('./server/db/migrations'), `${nitro.options.output.serverDir}/migrations`, { recursive: true })
+        await cp(inRoot('./server/store/pglite/migrations'), `${nitro.options.output.serverDir}/migrations`, {
+          recursive: true,
+        })
         await cp(inRoot('./demo'), `${nitro.options.output.serverDir}/demo`, {
           recursive: true,
           filter: source => !source.endsWith('.ts'),

@@ -2,7 +2,8 @@
 import { useEventListener } from '@vueuse/core'
 import { onMounted, ref, shallowRef } from 'vue'
 import { string } from 'yup'
-import { api, ApiError, type ShowSummary } from '~/plan/api'
+import type { ShowSummary } from '#shared/api'
+import { api, ApiError } from '~/plan/api'
 import { useNotices } from '~/shell/notices'
 
 const notices = useNotices()

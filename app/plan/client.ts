@@ -1,3 +1,5 @@
+import { api } from './api'
+
 /** The label of this browser, made once; undo is by browser, so it survives a reload. */
 export function clientId(): string {
   const known = localStorage.getItem('interlumen:client')
@@ -10,9 +12,27 @@ export function clientId(): string {
 /** What the person at this browser calls themselves; others read it beside their changes. */
 export const myName = (): string => localStorage.getItem('interlumen:name') ?? ''
 
-export function callMe(name: string): void {
+export async function callMe(name: string): Promise<void> {
   if (name) localStorage.setItem('interlumen:name', name.slice(0, 40))
   else localStorage.removeItem('interlumen:name')
+  await tellName()
+}
+
+let told: string | undefined
+
+/** Tells the server the name once, which it writes beside the changes of this browser. */
+export async function introduce(): Promise<void> {
+  if (myName() !== '' && myName() !== told) await tellName()
+}
+
+async function tellName(): Promise<void> {
+  const name = myName()
+  try {
+    await api('/me', { method: 'PUT', body: { name } })
+    told = name
+  } catch {
+    /* Changes come without a name until a plan is opened again. */
+  }
 }
 
 let last = 0

@@ -177,7 +177,7 @@ function close(): void {
   emit('closed')
 }
 function name(text: string): void {
-  callMe(text)
+  void callMe(text)
   close()
   notices.tell(text ? `Others read ${text} beside your changes.` : 'Your changes carry no name.')
 }

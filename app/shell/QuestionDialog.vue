@@ -4,7 +4,8 @@ import type { LinkEnd } from '#core/document'
 import { type VideoFormat, formatLabel } from '#core/signal'
 
 import { clientId } from '~/plan/client'
-import { usePlanStore, type Question } from '~/plan/store'
+import { usePlanStore } from '~/plan/store'
+import type { Question } from '~/plan/sync'
 
 /** Two changes meet: both values, whose they are, and which one stands. */
 const props = defineProps<{ question: Question }>()

@@ -24,6 +24,11 @@ watch(
   },
 )
 
+function type(event: Event): void {
+  typing = true
+  draft.value = (event.target as HTMLInputElement).value
+}
+
 function done(): void {
   if (!typing) return
   typing = false
@@ -45,15 +50,14 @@ function done(): void {
 </script>
 
 <template>
-  <textarea
-    v-if="lines"
+  <component
+    :is="lines ? 'textarea' : 'input'"
     v-bind="$attrs"
-    v-model="draft"
     class="pick"
     :rows="lines"
-    @input="typing = true"
+    :value="draft"
+    @input="type"
     @change="done"
     @blur="done"
   />
-  <input v-else v-bind="$attrs" v-model="draft" class="pick" @input="typing = true" @change="done" @blur="done" />
 </template>

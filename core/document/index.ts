@@ -20,5 +20,5 @@ export {
   emptyPlan,
   emptyShow,
 } from './plan'
-export { type Outcome, type Problem, own, problemText } from './problem'
+export { type Problem, own, problemText } from './problem'
 export { SCHEMA } from './schema'

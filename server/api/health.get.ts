@@ -1,4 +1,4 @@
 export default defineEventHandler(async () => {
-  await useDatabase()
+  await useStore()
   return { ready: true }
 })

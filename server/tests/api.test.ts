@@ -63,6 +63,15 @@ describe('shows', () => {
     const opened = openFile(demo)
     expect(opened.ok && text).toBe(opened.ok && canonicalText(opened.value))
   })
+  it('tells the verdict of a plan as it is now, however often it has changed', async () => {
+    const show = await imported()
+    const listed = async () =>
+      (await ask<any[]>(at('/shows'))).body.find(({ id }) => id === show).plans.map((plan: any) => plan.verdict.D)
+    expect(await listed()).toEqual([0])
+    const cut = { client: 'tests-one', seq: 1, title: 'Cut', edits: [{ do: 'disconnect', id: 'wide-to-main' }] }
+    expect((await write(show, 0, cut)).status).toBe(200)
+    expect(await listed()).not.toEqual([0])
+  })
   it('tells the verdict of each plan', async () => {
     const id = await imported()
     const show = (await ask<any[]>(at('/shows'))).body.find(candidate => candidate.id === id)
@@ -187,6 +196,30 @@ describe('transactions', () => {
       revision: 0,
       plan: { devices: { wide: { name: 'Wide camera' } } },
     })
+  })
+  it('carry the name that their browser told the server, not one that they claim', async () => {
+    const show = await imported()
+    const told = await fetch(at('/me'), { method: 'PUT', body: JSON.stringify({ name: ' Ada ' }) })
+    const cookie = told.headers.getSetCookie()[0]!.split(';')[0]!
+    const claimed = { ...rename(1, 'Claimed'), who: 'Somebody else' }
+    const body = { base: 0, transactions: [claimed] }
+    const send = (headers: Record<string, string>) =>
+      ask(at(`/shows/${show}/plans/main/transactions`), 'POST', body, headers)
+    expect((await send({ cookie })).status).toBe(200)
+    // The same again without the name is the same transaction, acknowledged again.
+    expect((await send({})).body).toMatchObject({ revision: 1, accepted: [{ id: 'tests-one/1', revision: 1 }] })
+    await ask(at(`/shows/${show}/plans/main/transactions`), 'POST', { base: 1, transactions: [rename(2, 'Nameless')] })
+    const { entries } = (await ask(at(`/shows/${show}/plans/main/journal?after=0`))).body
+    expect(entries.map((entry: any) => entry.transaction.who)).toEqual(['Ada', undefined])
+    const long = await ask(at('/me'), 'PUT', { name: 'x'.repeat(41) })
+    expect(long).toMatchObject({ status: 422, body: { error: { path: '/name' } } })
+  })
+  it('of many who write on one revision: one is written, the others are behind', async () => {
+    const show = await imported()
+    const clients = Array.from({ length: 8 }, (_, i) => `tests-${i}-at-once`)
+    const answers = await Promise.all(clients.map(client => write(show, 0, rename(1, client, client))))
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array(7).fill(409)])
+    expect((await ask(at(`/shows/${show}/plans/main`))).body.revision).toBe(1)
   })
   it('come back to their client for undo', async () => {
     const show = await imported()

@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { FolderInUse, lockFolder } from '../db/lock'
+import { FolderInUse, lockFolder } from '../store/lock'
 import { hostName, isLoopback, mayServe, mayWrite } from '../utils/host'
 
 describe('host names', () => {

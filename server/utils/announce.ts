@@ -1,5 +1,5 @@
 import { EventEmitter } from 'node:events'
-import type { JournalEntry } from '../db/shows'
+import type { JournalEntry } from '#shared/api'
 
 /** What was written to a plan, told to whoever has it open. */
 const bus = new EventEmitter().setMaxListeners(0)

@@ -1,5 +1,5 @@
-import { getRouterParam, type H3Event } from 'h3'
-import { fail } from './refusal'
+import { getQuery, getRouterParam, type H3Event } from 'h3'
+import { fail, refused } from './refusal'
 
 /** A router parameter that is an id; anything else is not found. */
 export function idParam(event: H3Event, name: string): string {
@@ -10,3 +10,11 @@ export function idParam(event: H3Event, name: string): string {
 
 export const noShow = () => fail(404, 'There is no such show.')
 export const noPlan = () => fail(404, 'There is no such plan.')
+
+/** The revision that a request asks to go on from. */
+export function afterQuery(event: H3Event): number {
+  const { after = 0 } = getQuery(event)
+  const revision = Number(after)
+  if (Number.isInteger(revision) && revision >= 0) return revision
+  throw refused({ path: '/after', found: String(after), allowed: 'a revision: a whole number from 0' })
+}

@@ -1,3 +1,1 @@
-import { listShows } from '../../db/shows'
-
-export default defineEventHandler(async event => listShows(await useDatabase(), getQuery(event).bin === '1'))
+export default defineEventHandler(async event => (await useStore()).listShows(getQuery(event).bin === '1'))

@@ -1,8 +1,7 @@
 import { canonicalText, slug } from '#core/document'
-import { exportShow } from '../../../db/shows'
 
 export default defineEventHandler(async event => {
-  const file = await exportShow(await useDatabase(), idParam(event, 'show'))
+  const file = await (await useStore()).exportShow(idParam(event, 'show'))
   if (!file) throw noShow()
   setResponseHeaders(event, {
     'content-type': 'application/json; charset=utf-8',

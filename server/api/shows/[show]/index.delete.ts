@@ -1,6 +1,4 @@
-import { binShow } from '../../../db/shows'
-
 export default defineEventHandler(async event => {
-  if (!(await binShow(await useDatabase(), idParam(event, 'show')))) throw noShow()
+  if (!(await (await useStore()).binShow(idParam(event, 'show')))) throw noShow()
   return { binned: true }
 })

@@ -1,7 +1,5 @@
-import { listPlans } from '../../../../db/shows'
-
 export default defineEventHandler(async event => {
-  const found = await listPlans(await useDatabase(), idParam(event, 'show'))
+  const found = await (await useStore()).listPlans(idParam(event, 'show'))
   if (!found) throw noShow()
   return found
 })

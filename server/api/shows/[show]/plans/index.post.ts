@@ -1,6 +1,5 @@
 import { array, mixed, number, string } from 'yup'
 import { type Edit, checkTransaction } from '#core/document'
-import { beginPlan } from '../../../../db/shows'
 
 const envelope = titled.shape({
   from: string()
@@ -15,7 +14,9 @@ export default defineEventHandler(async event => {
   // Edits have the shape of a transaction's.
   const shaped = edits.length ? checkTransaction({ client: 'plan', seq: 1, title, edits }) : undefined
   if (shaped && !shaped.ok) throw refused(shaped.problem)
-  const begun = await beginPlan(await useDatabase(), idParam(event, 'show'), {
+  const begun = await (
+    await useStore()
+  ).beginPlan(idParam(event, 'show'), {
     title,
     from,
     base,

@@ -1,6 +1,5 @@
 import { array, mixed, number, object } from 'yup'
 import { type Transaction, checkTransaction } from '#core/document'
-import { writeTransactions } from '../../../../../db/shows'
 
 const envelope = object({
   base: number()
@@ -15,13 +14,16 @@ const envelope = object({
 
 export default defineEventHandler(async event => {
   const { base, transactions } = await readEnvelope(event, envelope)
+  // Who writes is what this browser told the server, whatever stands in the transaction.
+  const who = nameOf(event)
   const checked = transactions.map((transaction, i): Transaction => {
     const outcome = checkTransaction(transaction)
     if (!outcome.ok) throw refused({ ...outcome.problem, path: `/transactions/${i}${outcome.problem.path}` })
-    return outcome.value
+    const { who: _, ...told } = outcome.value
+    return who === undefined ? told : { ...told, who }
   })
   const [show, plan] = [idParam(event, 'show'), idParam(event, 'plan')]
-  const written = await writeTransactions(await useDatabase(), show, plan, base, checked)
+  const written = await (await useStore()).write(show, plan, base, checked)
   if (written.outcome === 'written' && written.fresh.length) announce(show, plan, written.fresh)
   switch (written.outcome) {
     case 'written':

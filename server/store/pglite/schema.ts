@@ -23,6 +23,12 @@ export const plans = pgTable(
     id: text().notNull(),
     revision: integer().notNull(),
     document: text().notNull(),
+    /** From the document, so that a list need not read it. */
+    title: text().notNull().default(''),
+    basedOn: text(),
+    /** What the check of the document says, by the build of the program named beside it; null while nobody has asked. */
+    verdict: text(),
+    checkedBy: text(),
     /** Version of the open file's format that the document is written in. */
     format: integer().notNull().default(2),
   },

@@ -1,16 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { openFile, problemText } from '#core/document'
-import { besideEntry } from '../db/open'
-import { createShow, emptyBin } from '../db/shows'
-import { FolderInUse } from '../db/lock'
-import { startDatabase, stopDatabase } from '../utils/database'
+import { FolderInUse } from '../store/lock'
+import { besideEntry } from '../store/pglite/open'
+import type { Store } from '../store/port'
+import { startStore, stopStore } from '../utils/store'
 
 export default defineNitroPlugin(nitro => {
-  startDatabase()
-    .then(async ({ db }) => {
-      await emptyBin(db, new Date())
-      if (process.env.INTERLUMEN_DEMO === '1') await plantDemo(db)
+  startStore(useRuntimeConfig().app.buildId)
+    .then(async store => {
+      await store.emptyBin(new Date())
+      if (process.env.INTERLUMEN_DEMO === '1') await plantDemo(store)
     })
     .catch((error: unknown) => {
       console.error(
@@ -18,11 +18,11 @@ export default defineNitroPlugin(nitro => {
       )
       process.exit(1)
     })
-  nitro.hooks.hook('close', stopDatabase)
+  nitro.hooks.hook('close', stopStore)
 })
 
 /** Puts the demo shows in, each once: what a user made of one, or threw away, stays as it is. */
-async function plantDemo(db: Parameters<typeof createShow>[0]): Promise<void> {
+async function plantDemo(store: Store): Promise<void> {
   const folder = besideEntry('demo') ?? 'demo'
   for (const name of readdirSync(folder)
     .filter(file => file.endsWith('.json'))
@@ -30,6 +30,6 @@ async function plantDemo(db: Parameters<typeof createShow>[0]): Promise<void> {
     .reverse()) {
     const opened = openFile(readFileSync(join(folder, name), 'utf8'))
     if (!opened.ok) throw new Error(`${name}: ${problemText(opened.problem)}`)
-    await createShow(db, opened.value, name)
+    await store.createShow(opened.value, name)
   }
 }

@@ -1,6 +1,6 @@
 import { and, eq, lt } from 'drizzle-orm'
 import { FORMAT_VERSION, migratePlan, problemText } from '#core/document'
-import type { Database } from './types'
+import { type Database, planColumns } from './rows'
 import { journal, plans } from './schema'
 
 /**
@@ -23,13 +23,13 @@ export async function upgradePlans(db: Database): Promise<void> {
         console.error(`interlumen: plan ${id} of ${show} is left in format ${format}: ${problemText(migrated.problem)}`)
         return
       }
-      const document = JSON.stringify(migrated.value)
+      const columns = planColumns(migrated.value)
       const revision = row!.revision + 1
       await tx
         .update(plans)
-        .set({ document, revision, format: FORMAT_VERSION })
+        .set({ ...columns, revision })
         .where(and(eq(plans.show, show), eq(plans.id, id)))
-      await tx.insert(journal).values({ show, plan: id, revision, kind: 'snapshot', content: document })
+      await tx.insert(journal).values({ show, plan: id, revision, kind: 'snapshot', content: columns.document })
     })
   }
 }

@@ -1,0 +1,251 @@
+import { and, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm'
+import {
+  type Edit,
+  type Plan,
+  type Problem,
+  type Transaction,
+  applyEdits,
+  freshId,
+  transactionId,
+} from '#core/document'
+import type { JournalAnswer, JournalEntry, PlanState } from '#shared/api'
+import { type Begun, type Beginning, MOST_PLANS, type Written } from '../port'
+import { type Database, type Reader, planColumns, stored } from './rows'
+import { journal, plans, shows } from './schema'
+
+/** How many of a client's own transactions come back for undo. */
+const UNDO_DEPTH = 200
+
+const here = (show: string, plan: string) => and(eq(plans.show, show), eq(plans.id, plan))
+
+async function readPlan(db: Reader, show: string, plan: string) {
+  const [row] = await db
+    .select({ id: plans.id, revision: plans.revision, document: plans.document, title: shows.title })
+    .from(plans)
+    .innerJoin(shows, eq(shows.id, plans.show))
+    .where(and(here(show, plan), isNull(shows.deletedAt)))
+  return row && { show: { id: show, title: row.title }, id: row.id, revision: row.revision, plan: stored(row.document) }
+}
+
+async function readJournal(
+  db: Reader,
+  show: string,
+  plan: string,
+  after: number,
+  { client, last }: { client?: string; last?: number } = {},
+): Promise<JournalEntry[]> {
+  const rows = await db
+    .select()
+    .from(journal)
+    .where(
+      and(
+        eq(journal.show, show),
+        eq(journal.plan, plan),
+        eq(journal.kind, 'transaction'),
+        gt(journal.revision, after),
+        ...(client === undefined ? [] : [eq(journal.client, client)]),
+      ),
+    )
+    .orderBy(desc(journal.revision))
+    .limit(last ?? 100_000)
+  return rows.reverse().map(row => ({
+    revision: row.revision,
+    transaction: JSON.parse(row.content) as Transaction,
+    inverse: JSON.parse(row.inverse!) as Edit[],
+  }))
+}
+
+async function lastSeq(db: Reader, show: string, plan: string, client: string): Promise<number> {
+  const [row] = await db
+    .select({ seq: max(journal.seq) })
+    .from(journal)
+    .where(and(eq(journal.show, show), eq(journal.plan, plan), eq(journal.client, client)))
+  return row?.seq ?? 0
+}
+
+/** The revision of the newest snapshot: what lies before it was written in the words of an older version. */
+async function lastSnapshot(db: Reader, show: string, plan: string): Promise<number> {
+  const [row] = await db
+    .select({ revision: max(journal.revision) })
+    .from(journal)
+    .where(and(eq(journal.show, show), eq(journal.plan, plan), eq(journal.kind, 'snapshot')))
+  return row?.revision ?? 0
+}
+
+export async function openPlan(
+  db: Database,
+  show: string,
+  plan: string,
+  client: string | undefined,
+): Promise<PlanState | undefined> {
+  return db.transaction(async tx => {
+    const state = await readPlan(tx, show, plan)
+    if (!state) return undefined
+    if (client === undefined) return { ...state, mine: [], lastSeq: 0 }
+    const since = await lastSnapshot(tx, show, plan)
+    return {
+      ...state,
+      mine: await readJournal(tx, show, plan, since, { client, last: UNDO_DEPTH }),
+      lastSeq: await lastSeq(tx, show, plan, client),
+    }
+  })
+}
+
+export async function journalAfter(
+  db: Database,
+  show: string,
+  plan: string,
+  revision: number,
+): Promise<JournalAnswer | undefined> {
+  return db.transaction(async tx => {
+    const state = await readPlan(tx, show, plan)
+    return state && { revision: state.revision, entries: await readJournal(tx, show, plan, revision) }
+  })
+}
+
+/** The author is the server's word for who it is, so a retry may carry another. */
+const said = ({ who: _, ...transaction }: Transaction): string => JSON.stringify(transaction)
+
+interface Known {
+  readonly accepted: { readonly id: string; readonly revision: number }[]
+  readonly fresh: readonly Transaction[]
+}
+
+/** Parts what the journal has already from what is new. */
+async function known(
+  db: Reader,
+  show: string,
+  plan: string,
+  transactions: readonly Transaction[],
+): Promise<Known | Problem> {
+  const rows = await db
+    .select({ revision: journal.revision, content: journal.content })
+    .from(journal)
+    .where(
+      and(
+        eq(journal.show, show),
+        eq(journal.plan, plan),
+        inArray(
+          journal.seq,
+          transactions.map(({ seq }) => seq),
+        ),
+      ),
+    )
+  const there = new Map(
+    rows.map(({ revision, content }) => {
+      const transaction = JSON.parse(content) as Transaction
+      return [transactionId(transaction), { revision, transaction }]
+    }),
+  )
+  const accepted: { id: string; revision: number }[] = []
+  const fresh: Transaction[] = []
+  for (const transaction of transactions) {
+    const id = transactionId(transaction)
+    const entry = there.get(id)
+    if (!entry) fresh.push(transaction)
+    else if (said(entry.transaction) === said(transaction)) accepted.push({ id, revision: entry.revision })
+    else
+      return {
+        path: '/transactions',
+        found: `${id} with other edits than were written under it`,
+        allowed: 'a sequence number that was not used, or the same transaction again',
+      }
+  }
+  return { accepted, fresh }
+}
+
+/** Applies all in turn, or tells the first that does not hold. */
+function applied(
+  plan: Plan,
+  revision: number,
+  fresh: readonly Transaction[],
+): { plan: Plan; entries: JournalEntry[] } | Problem {
+  let next = plan
+  const entries: JournalEntry[] = []
+  for (const [i, transaction] of fresh.entries()) {
+    const outcome = applyEdits(next, transaction.edits)
+    if (!outcome.ok) return { ...outcome.problem, path: `/transactions/${i}${outcome.problem.path}` }
+    next = outcome.value.plan
+    entries.push({ revision: revision + i + 1, transaction, inverse: outcome.value.inverse })
+  }
+  return { plan: next, entries }
+}
+
+export async function write(
+  db: Database,
+  show: string,
+  plan: string,
+  base: number,
+  transactions: readonly Transaction[],
+): Promise<Written> {
+  return db.transaction(async (tx): Promise<Written> => {
+    const state = await readPlan(tx, show, plan)
+    if (!state) return { outcome: 'missing' }
+    const parted = await known(tx, show, plan, transactions)
+    if ('path' in parted) return { outcome: 'refused', problem: parted }
+    const { accepted, fresh } = parted
+    if (fresh.length === 0) return { outcome: 'written', revision: state.revision, accepted, fresh: [] }
+    const behind = async (): Promise<Written> => ({
+      outcome: 'behind',
+      revision: (await readPlan(tx, show, plan))!.revision,
+      newer: await readJournal(tx, show, plan, base),
+    })
+    if (base !== state.revision) return behind()
+    const made = applied(state.plan, base, fresh)
+    if ('path' in made) return { outcome: 'refused', problem: made }
+    const revision = base + fresh.length
+    // The revision is asked for where it is set: of two writers on one base, one finds nothing to set.
+    const set = await tx
+      .update(plans)
+      .set({ ...planColumns(made.plan), revision })
+      .where(and(here(show, plan), eq(plans.revision, base)))
+      .returning({ id: plans.id })
+    if (set.length === 0) return behind()
+    await tx.insert(journal).values(
+      made.entries.map(entry => ({
+        show,
+        plan,
+        revision: entry.revision,
+        kind: 'transaction',
+        client: entry.transaction.client,
+        seq: entry.transaction.seq,
+        title: entry.transaction.title,
+        content: JSON.stringify(entry.transaction),
+        inverse: JSON.stringify(entry.inverse),
+      })),
+    )
+    await tx.update(shows).set({ updatedAt: new Date() }).where(eq(shows.id, show))
+    const news = made.entries.map(entry => ({ id: transactionId(entry.transaction), revision: entry.revision }))
+    return { outcome: 'written', revision, accepted: [...accepted, ...news], fresh: made.entries }
+  })
+}
+
+export async function beginPlan(db: Database, show: string, { title, from, base, edits }: Beginning): Promise<Begun> {
+  return db.transaction(async (tx): Promise<Begun> => {
+    const state = await readPlan(tx, show, from)
+    if (!state) return { outcome: 'missing' }
+    if (state.revision !== base) return { outcome: 'behind', revision: state.revision }
+    const ids = await tx.select({ id: plans.id }).from(plans).where(eq(plans.show, show))
+    if (ids.length >= MOST_PLANS)
+      return {
+        outcome: 'refused',
+        problem: { path: '/', found: `${ids.length} plans`, allowed: `at most ${MOST_PLANS} plans in a show` },
+      }
+    const outcome = applyEdits(state.plan, [...edits, { do: 'set', at: ['title'], value: title }])
+    if (!outcome.ok) return { outcome: 'refused', problem: outcome.problem }
+    const id = freshId(title, Object.fromEntries(ids.map(plan => [plan.id, true])), Math.random)
+    const columns = planColumns({ ...outcome.value.plan, basedOn: { plan: from, revision: base } })
+    await tx.insert(plans).values({ show, id, revision: 0, ...columns })
+    await tx.insert(journal).values({ show, plan: id, revision: 0, kind: 'snapshot', content: columns.document })
+    await tx.update(shows).set({ updatedAt: new Date() }).where(eq(shows.id, show))
+    return { outcome: 'begun', id }
+  })
+}
+
+export async function removePlan(db: Database, show: string, plan: string): Promise<boolean> {
+  return db.transaction(async tx => {
+    const gone = await tx.delete(plans).where(here(show, plan)).returning({ id: plans.id })
+    await tx.delete(journal).where(and(eq(journal.show, show), eq(journal.plan, plan)))
+    return gone.length > 0
+  })
+}

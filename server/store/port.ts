@@ -1,0 +1,62 @@
+import type { Edit, Problem, ShowFile, Transaction } from '#core/document'
+import type { JournalAnswer, JournalEntry, PlanState, PlanSummary, ShowSummary, WriteAnswer } from '#shared/api'
+
+/** The plan that a show begins with; it cannot be removed. */
+export const MAIN = 'main'
+/** Days after which a show in the bin is gone for good. */
+export const BIN_DAYS = 30
+export const MOST_PLANS = 100
+
+export type Written =
+  | ({ readonly outcome: 'written'; readonly fresh: readonly JournalEntry[] } & WriteAnswer)
+  /** The plan has moved on: nothing was written; what is newer is told. */
+  | { readonly outcome: 'behind'; readonly revision: number; readonly newer: readonly JournalEntry[] }
+  | { readonly outcome: 'refused'; readonly problem: Problem }
+  | { readonly outcome: 'missing' }
+
+export type Begun =
+  | { readonly outcome: 'begun'; readonly id: string }
+  | { readonly outcome: 'behind'; readonly revision: number }
+  | { readonly outcome: 'refused'; readonly problem: Problem }
+  | { readonly outcome: 'missing' }
+
+/** A plan to begin beside another one: a copy of it as it was at `base`, with edits made to it. */
+export interface Beginning {
+  readonly title: string
+  readonly from: string
+  readonly base: number
+  readonly edits: readonly Edit[]
+}
+
+/** Where shows, plans and journals are kept. What a method has answered survives the death of the process. */
+export interface Store {
+  /** Shows with their plans and verdicts, the one changed last first; `binned` gives those in the bin. */
+  listShows(binned: boolean): Promise<readonly ShowSummary[]>
+  /** Puts a show in; gives its id, or undefined when that seed was planted before. */
+  createShow(file: ShowFile, seed?: string): Promise<string | undefined>
+  /** The whole show as a file; undefined where there is none. */
+  exportShow(show: string): Promise<ShowFile | undefined>
+  /** These three answer whether there is such a show. */
+  renameShow(show: string, title: string): Promise<boolean>
+  binShow(show: string): Promise<boolean>
+  restoreShow(show: string): Promise<boolean>
+  /** Throws away for good what has lain in the bin too long. */
+  emptyBin(now: Date): Promise<void>
+
+  /** The plans of a show, the main one first; undefined where there is no such show. */
+  listPlans(show: string): Promise<readonly PlanSummary[] | undefined>
+  beginPlan(show: string, plan: Beginning): Promise<Begun>
+  /** Takes a plan away for good, with its journal; false where there is none. */
+  removePlan(show: string, plan: string): Promise<boolean>
+  /** A plan, and what of a client's own can be undone in it. */
+  openPlan(show: string, plan: string, client: string | undefined): Promise<PlanState | undefined>
+  /** The transactions after a revision, oldest first. */
+  journalAfter(show: string, plan: string, revision: number): Promise<JournalAnswer | undefined>
+  /**
+   * Writes transactions that were made on revision `base`: all or none, together with the plan, and only while the plan
+   * is still at `base`. Those that are in the journal already (a retry) are acknowledged again and not applied twice.
+   */
+  write(show: string, plan: string, base: number, transactions: readonly Transaction[]): Promise<Written>
+
+  close(): Promise<void>
+}

@@ -1,0 +1,58 @@
+import type { Edit, Plan, Transaction } from '#core/document'
+import type { Verdict } from '#core/kernel'
+
+// What the application and its server say to each other.
+
+/** A plan of a show, as lists have it. */
+export interface PlanSummary {
+  readonly id: string
+  readonly title: string
+  readonly revision: number
+  readonly basedOn: Plan['basedOn'] | null
+  readonly verdict: Verdict
+}
+
+export interface ShowSummary {
+  readonly id: string
+  readonly title: string
+  /** ISO 8601. */
+  readonly updatedAt: string
+  /** Set while the show lies in the bin. */
+  readonly deletedAt: string | null
+  readonly plans: readonly PlanSummary[]
+}
+
+/** One transaction as it was written, with the edits that take it back. */
+export interface JournalEntry {
+  readonly revision: number
+  readonly transaction: Transaction
+  readonly inverse: readonly Edit[]
+}
+
+export interface PlanState {
+  readonly show: { readonly id: string; readonly title: string }
+  readonly id: string
+  readonly revision: number
+  readonly plan: Plan
+  /** What the asking browser wrote, oldest first, as far back as it can be undone. */
+  readonly mine: readonly JournalEntry[]
+  /** The highest sequence number under which the asking browser wrote. */
+  readonly lastSeq: number
+}
+
+/** The answer to a write. */
+export interface WriteAnswer {
+  readonly revision: number
+  readonly accepted: readonly { readonly id: string; readonly revision: number }[]
+}
+
+/** What goes with a write that was made on an older revision. */
+export interface BehindAnswer {
+  readonly revision: number
+  readonly newer: readonly JournalEntry[]
+}
+
+export interface JournalAnswer {
+  readonly revision: number
+  readonly entries: readonly JournalEntry[]
+}
