@@ -6,6 +6,8 @@ export default defineConfig({
   test: {
     include: ['{core,app,server,cli,testing,scripts}/**/*.test.ts'],
     exclude: ['server/tests/{api,kill,upgrade}.test.ts', 'node_modules/**'],
+    // Every file loads the whole engine: once for all of them halves the time.
+    isolate: false,
     // Beside the build and the walks one worker is all that two cores leave.
     maxWorkers: Number(process.env.INTERLUMEN_WORKERS ?? 2),
     testTimeout: 180_000,

@@ -1,5 +1,7 @@
 // The screens are named by what is made from the code, and not opened.
 declare module '*.vue' {
-  const component: import('vue').Component
+  import type { Component } from 'vue'
+
+  const component: Component
   export default component
 }

@@ -199,7 +199,7 @@ describe('transactions', () => {
   })
   it('carry the name that their browser told the server, not one that they claim', async () => {
     const show = await imported()
-    const told = await fetch(at('/me'), { method: 'PUT', body: JSON.stringify({ name: ' Ada ' }) })
+    const told = await fetch(at('/me'), { method: 'PUT', body: JSON.stringify({ name: 'Ada' }) })
     const cookie = told.headers.getSetCookie()[0]!.split(';')[0]!
     const claimed = { ...rename(1, 'Claimed'), who: 'Somebody else' }
     const body = { base: 0, transactions: [claimed] }
