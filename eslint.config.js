@@ -56,7 +56,7 @@ export default tseslint.config(
     // A longer one says why beside it.
     files: ['core/**/*.ts', 'app/**/*.{ts,vue}', 'server/**/*.ts', 'cli/**/*.ts'],
     ignores: ['**/*.test.ts', '**/*.cases.ts'],
-    rules: { 'max-lines-per-function': ['off', { max: 80, skipBlankLines: true, skipComments: true }] },
+    rules: { 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },
   },
   {
     files: ['server/tests/**', 'testing/**', '**/*.test.ts'],

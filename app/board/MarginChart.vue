@@ -51,6 +51,17 @@ const longest = computed(() => {
 
 const DASHES = ['solid', 'dash', 'dot', 'dashdot', 'longdash', 'longdashdot'] as const
 
+const FAMILY = 'Atkinson Hyperlegible Next Variable, sans-serif'
+
+/** The end of reach, and the last tenth before it. */
+const endsOfReach = (colour: (name: string) => string) => {
+  const across = { xref: 'paper' as const, x0: 0, x1: 1 }
+  return [
+    { type: 'line' as const, ...across, y0: 0, y1: 0, line: { color: colour('--dark'), width: 1.5 } },
+    { type: 'rect' as const, ...across, y0: 0, y1: 10, fillcolor: colour('--light'), opacity: 0.1, line: { width: 0 } },
+  ]
+}
+
 async function draw(): Promise<void> {
   const target = place.value
   if (!target || !load.value) return
@@ -62,7 +73,7 @@ async function draw(): Promise<void> {
     const lengths = Array.from({ length: 81 }, (_, i) => (longest.value * i) / 80)
     const margin = (cable: CableModel, m: number) =>
       (1 - usedShare(cable, load.value!, m, props.hop.couplers, budgets.value)) * 100
-    const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: colour('--quiet') }
+    const font = { family: FAMILY, size: 13, color: colour('--quiet') }
     const lines = cables.value.map((cable, i) => ({
       x: lengths.filter(m => margin(cable, m) > -8).map(inUnits),
       y: lengths.map(m => margin(cable, m)).filter(share => share > -8),
@@ -113,20 +124,7 @@ async function draw(): Promise<void> {
           zeroline: false,
           fixedrange: true,
         },
-        shapes: [
-          { type: 'line', xref: 'paper', x0: 0, x1: 1, y0: 0, y1: 0, line: { color: colour('--dark'), width: 1.5 } },
-          {
-            type: 'rect',
-            xref: 'paper',
-            x0: 0,
-            x1: 1,
-            y0: 0,
-            y1: 10,
-            fillcolor: colour('--light'),
-            opacity: 0.1,
-            line: { width: 0 },
-          },
-        ],
+        shapes: endsOfReach(colour),
       },
       { displayModeBar: false, responsive: true },
     )

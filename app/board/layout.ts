@@ -91,157 +91,185 @@ export function layOut(board: Board, width: number, open: string | undefined, ta
   const rowH = rowHeight(board.lanes.length)
   const depths = depthsOf(board)
   const columns = columnsFor(width, Math.max(0, ...depths.values()), needsOf(board))
-  const rows: Row[] = []
-  const spines: SpineRows[] = []
-  const placed = new Set<string>()
-  const lanesById = new Map(board.lanes.map(lane => [lane.id, lane]))
-  let cursor = 0
-
-  const roots = [...board.switchers].sort(
-    (a, b) => depths.get(a.id)! - depths.get(b.id)! || a.order - b.order || (a.id < b.id ? -1 : 1),
-  )
-  for (const switcher of roots) {
-    if (placed.has(switcher.id)) continue
-    const block = placeSwitcher(switcher, cursor)
-    cursor = Math.max(block.leftEnd, block.rightEnd)
+  const arranged = new Arrangement(board, depths)
+  const { rows, spines } = arranged
+  const openRow = rows.find(({ lane }) => lane.id === open)?.row
+  const panelH = panelHeight(columns.narrow) + (tall ? CHART_MORE : 0)
+  const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? panelH + 8 : 0)
+  const below = rowH > 40 ? 18 : 9
+  const spineX = new Map(spines.map(({ switcher: { id } }) => [id, columns.spineX[depths.get(id) ?? 0]!]))
+  const onSpine = <P>({ port, row, span, folded }: PortRow<P>): PlacedPort<P> => ({
+    port,
+    y: yOf(row) + rowH - below,
+    span,
+    folded,
+  })
+  return {
+    columns,
+    rowH,
+    panelY: openRow === undefined ? undefined : (openRow + 1) * rowH,
+    panelH,
+    height: yOf(arranged.end) + 8,
+    lanes: placedLanes(rows, { columns, spineX, rowH, below, yOf }),
+    spines: spines.map(({ switcher, top, bottom, inputs, outputs }) => ({
+      switcher,
+      x: spineX.get(switcher.id)!,
+      width: columns.spineW,
+      top: yOf(top) + 4,
+      height: yOf(bottom - 1) + rowH - yOf(top) - 10,
+      inputs: inputs.map(onSpine),
+      outputs: outputs.map(onSpine),
+    })),
   }
-  const rest = board.lanes
-    .filter(lane => !rows.some(row => row.lane.id === lane.id))
-    .sort(
-      (a, b) =>
-        Number(a.from === undefined) - Number(b.from === undefined) ||
-        (a.from?.order ?? 0) - (b.from?.order ?? 0) ||
-        (a.to?.order ?? 0) - (b.to?.order ?? 0),
-    )
-  for (const lane of rest) rows.push({ lane, row: cursor++, side: 'across', switcher: undefined })
-  return finish()
+}
 
-  function placeSwitcher(switcher: BoardSwitcher, top: number): { leftEnd: number; rightEnd: number } {
-    placed.add(switcher.id)
-    const inputs: PortRow<SpineInput>[] = []
-    let left = top
-    for (const port of groupFree(switcher.inputs)) {
-      const [first] = port.ports as [SpineInput]
-      if (first.lanes.length === 0) {
-        inputs.push({ port: first, row: left++, span: port.span, folded: port.folded })
+/** Which row each lane and each port stands on: the last switcher first, its feeders before the inputs that they feed. */
+class Arrangement {
+  readonly rows: Row[] = []
+  readonly spines: SpineRows[] = []
+  private readonly placed = new Set<string>()
+  private readonly lanesById: ReadonlyMap<string, Lane>
+  private readonly first: string | undefined
+
+  constructor(
+    private readonly board: Board,
+    private readonly depths: ReadonlyMap<string, number>,
+  ) {
+    this.lanesById = new Map(board.lanes.map(lane => [lane.id, lane]))
+    const roots = [...board.switchers].sort(
+      (a, b) => depths.get(a.id)! - depths.get(b.id)! || a.order - b.order || (a.id < b.id ? -1 : 1),
+    )
+    this.first = roots[0]?.id
+    let cursor = 0
+    for (const switcher of roots) {
+      if (this.placed.has(switcher.id)) continue
+      const block = this.place(switcher, cursor)
+      cursor = Math.max(block.leftEnd, block.rightEnd)
+    }
+    const drawn = new Set(this.rows.map(({ lane }) => lane.id))
+    const rest = board.lanes
+      .filter(({ id }) => !drawn.has(id))
+      .sort(
+        (a, b) =>
+          Number(a.from === undefined) - Number(b.from === undefined) ||
+          (a.from?.order ?? 0) - (b.from?.order ?? 0) ||
+          (a.to?.order ?? 0) - (b.to?.order ?? 0),
+      )
+    for (const lane of rest) this.rows.push({ lane, row: cursor++, side: 'across', switcher: undefined })
+  }
+
+  /** The row behind the last. */
+  get end(): number {
+    return Math.max(0, ...this.rows.map(({ row }) => row + 1), ...this.spines.map(({ bottom }) => bottom))
+  }
+
+  private place(switcher: BoardSwitcher, top: number): { leftEnd: number; rightEnd: number } {
+    this.placed.add(switcher.id)
+    const isFeeder = (this.depths.get(switcher.id) ?? 0) > 0
+    const left = this.placeInputs(switcher, top)
+    // What else a feeder gives stands below all, since the next spine is in the way here.
+    const right = isFeeder ? { ports: [], end: top } : this.placeOutputs(switcher, top)
+    // One more row for the switcher's name.
+    const bottom = Math.max(left.end, right.end, top + 1) + 1
+    this.spines.push({ switcher, top, bottom, inputs: left.ports, outputs: right.ports })
+    return { leftEnd: isFeeder ? bottom : Math.max(left.end, top + 1), rightEnd: bottom }
+  }
+
+  private placeInputs(switcher: BoardSwitcher, top: number): { ports: PortRow<SpineInput>[]; end: number } {
+    const ports: PortRow<SpineInput>[] = []
+    let next = top
+    for (const group of groupFree(switcher.inputs)) {
+      const [port] = group.ports as [SpineInput]
+      if (port.lanes.length === 0) {
+        ports.push({ port, row: next++, span: group.span, folded: group.folded })
         continue
       }
-      for (const [i, id] of first.lanes.entries()) {
-        const lane = lanesById.get(id)!
-        const feeder = board.switchers.find(({ id: other }) => other === lane.from?.device)
-        const nests = feeder !== undefined && !placed.has(feeder.id)
-        const block = nests ? placeSwitcher(feeder, left) : undefined
-        const row = block ? left + Math.floor((block.leftEnd - left - 2) / 2) : left
-        rows.push({
-          lane,
-          row,
-          side: feeder ? (nests ? 'link' : 'across') : 'in',
-          switcher: switcher.id,
-          ...(feeder && !nests ? { begins: `${feeder.name} ${lane.from!.socket}` } : {}),
-        })
-        if (i === 0)
-          inputs.push({
-            port: first,
-            row,
-            folded: [],
-            span: first.beside ? (first.beside === 'sound' ? 'S' : 'C') : String(first.number),
-          })
-        left = block ? Math.max(left + 1, block.leftEnd) : left + 1
+      for (const [i, id] of port.lanes.entries()) {
+        const { row, end } = this.placeEntering(this.lanesById.get(id)!, switcher, next)
+        const letter = port.beside && (port.beside === 'sound' ? 'S' : 'C')
+        if (i === 0) ports.push({ port, row, folded: [], span: letter ?? String(port.number) })
+        next = end
       }
     }
-    const outputs: PortRow<SpineOutput>[] = []
-    let right = top
-    const isFeeder = (depths.get(switcher.id) ?? 0) > 0
-    for (const port of groupFree(switcher.outputs)) {
-      const [first] = port.ports as [SpineOutput]
-      const outward = first.lanes
-        .map(id => lanesById.get(id)!)
+    return { ports, end: next }
+  }
+
+  /** A lane into an input; where it comes from a feeder that does not stand yet, that one's lanes come first. */
+  private placeEntering(lane: Lane, switcher: BoardSwitcher, top: number): { row: number; end: number } {
+    const feeder = this.board.switchers.find(({ id }) => id === lane.from?.device)
+    const at = { lane, switcher: switcher.id }
+    if (!feeder || this.placed.has(feeder.id)) {
+      const begins = feeder && `${feeder.name} ${lane.from!.socket}`
+      this.rows.push(begins ? { ...at, row: top, side: 'across', begins } : { ...at, row: top, side: 'in' })
+      return { row: top, end: top + 1 }
+    }
+    const block = this.place(feeder, top)
+    const row = top + Math.floor((block.leftEnd - top - 2) / 2)
+    this.rows.push({ ...at, row, side: 'link' })
+    return { row, end: Math.max(top + 1, block.leftEnd) }
+  }
+
+  private placeOutputs(switcher: BoardSwitcher, top: number): { ports: PortRow<SpineOutput>[]; end: number } {
+    const ports: PortRow<SpineOutput>[] = []
+    let next = top
+    const out = (lane: Lane) => this.rows.push({ lane, row: next++, side: 'out', switcher: switcher.id })
+    for (const group of groupFree(switcher.outputs)) {
+      const [port] = group.ports as [SpineOutput]
+      const free = port.lanes.length === 0
+      ports.push({ port, row: next, span: free ? group.span : String(port.number), folded: free ? group.folded : [] })
+      const outward = port.lanes
+        .map(id => this.lanesById.get(id)!)
         .filter(lane => lane.to?.role !== 'switcher')
         .sort((a, b) => a.shared - b.shared || (a.to?.order ?? 0) - (b.to?.order ?? 0))
-      if (isFeeder) {
-        // What else a feeder gives stands below all, since the next spine is in the way here.
-        continue
-      }
-      if (first.lanes.length === 0) {
-        outputs.push({ port: first, row: right++, span: port.span, folded: port.folded })
-        continue
-      }
-      outputs.push({ port: first, row: right, span: String(first.number), folded: [] })
-      for (const lane of outward) rows.push({ lane, row: right++, side: 'out', switcher: switcher.id })
-      if (outward.length === 0) right++
+      outward.forEach(out)
+      if (outward.length === 0) next++
     }
-    if (depths.get(switcher.id) === 0 && switcher === roots[0]) {
-      for (const lane of board.lanes.filter(({ id }) => id.startsWith('want:') || id.startsWith('ghost:')))
-        rows.push({ lane, row: right++, side: 'out', switcher: switcher.id })
-    }
-    // One more row for the switcher's name.
-    const bottom = Math.max(left, isFeeder ? left : right, top + 1) + 1
-    spines.push({ switcher, top, bottom, inputs, outputs })
-    return { leftEnd: isFeeder ? bottom : Math.max(left, top + 1), rightEnd: bottom }
+    // What is wanted and has no way yet stands at the first of the last switchers.
+    if (switcher.id === this.first)
+      this.board.lanes.filter(({ id }) => id.startsWith('want:') || id.startsWith('ghost:')).forEach(out)
+    return { ports, end: next }
   }
+}
 
-  function finish(): Layout {
-    const openRow = rows.find(({ lane }) => lane.id === open)?.row
-    const panelH = panelHeight(columns.narrow) + (tall ? CHART_MORE : 0)
-    const panelY = openRow === undefined ? undefined : (openRow + 1) * rowH
-    const yOf = (row: number) => row * rowH + (openRow !== undefined && row > openRow ? panelH + 8 : 0)
-    const below = rowH > 40 ? 18 : 9
-    const spineOf = new Map<string, { x: number }>(
-      spines.map(({ switcher }) => [switcher.id, { x: columns.spineX[depths.get(switcher.id) ?? 0]! }]),
-    )
-    const done = new Map<string, PlacedLane>()
-    for (const row of rows.sort((a, b) => a.lane.shared - b.lane.shared)) {
-      const { lane, side } = row
-      const x1 =
-        side === 'out' || (side === 'across' && lane.to?.role !== 'switcher')
-          ? columns.outX
-          : (spineOf.get(row.switcher ?? '')?.x ?? columns.outX)
-      const x0 =
-        side === 'out'
-          ? spineOf.get(row.switcher!)!.x + columns.spineW
-          : side === 'link'
-            ? spineOf.get(lane.from!.device)!.x + columns.spineW
-            : columns.inX
-      const y = yOf(row.row) + rowH - below
-      const parent = lane.sharedWith === undefined ? undefined : done.get(lane.sharedWith)
-      const trunk = parent?.segments.find(({ index }) => index === lane.shared - 1)
-      const looped = lane.shared > 0 && !trunk
-      // A fork to a lane far away, or back to before it, would cross all that lies between: that lane begins anew, under the splitter's name.
-      const near = trunk && parent && trunk.x0 >= x0 && trunk.x1 < x1 && Math.abs(y - parent.y) <= FORK_ROWS * rowH
-      const start = trunk && near ? (trunk.x0 + trunk.x1) / 2 : looped ? x0 + LOOP_GAP : x0
-      const splitter = trunk && !near && trunk.hop.is === 'device' ? trunk.hop.name : undefined
-      done.set(lane.id, {
-        lane,
-        side,
-        y,
-        top: yOf(row.row),
-        height: rowH,
-        x0: start,
-        x1,
-        segments: segmentsOf(lane, trunk ? lane.shared : looped ? lane.shared - 1 : 0, start, x1),
-        ...(near && parent ? { fork: { x: start, fromY: parent.y } } : {}),
-        ...((row.begins ?? splitter) ? { begins: (row.begins ?? splitter)! } : {}),
-      })
-    }
-    const last = Math.max(0, ...rows.map(({ row }) => row + 1), ...spines.map(({ bottom }) => bottom))
-    return {
-      columns,
-      rowH,
-      panelY,
-      panelH,
-      height: yOf(last) + 8,
-      lanes: [...done.values()].sort((a, b) => a.top - b.top || a.x0 - b.x0),
-      spines: spines.map(({ switcher, top, bottom, inputs, outputs }) => ({
-        switcher,
-        x: spineOf.get(switcher.id)!.x,
-        width: columns.spineW,
-        top: yOf(top) + 4,
-        height: yOf(bottom - 1) + rowH - yOf(top) - 10,
-        inputs: inputs.map(({ port, row, span, folded }) => ({ port, y: yOf(row) + rowH - below, span, folded })),
-        outputs: outputs.map(({ port, row, span, folded }) => ({ port, y: yOf(row) + rowH - below, span, folded })),
-      })),
-    }
+interface Grid {
+  readonly columns: Columns
+  readonly spineX: ReadonlyMap<string, number>
+  readonly rowH: number
+  /** From the middle of a band to the end of its row. */
+  readonly below: number
+  readonly yOf: (row: number) => number
+}
+
+/** Lanes by their rows; one that shares a way with an earlier lane comes down from it. */
+function placedLanes(rows: readonly Row[], { columns, spineX, rowH, below, yOf }: Grid): PlacedLane[] {
+  const done = new Map<string, PlacedLane>()
+  for (const { lane, side, switcher = '', row, begins } of [...rows].sort((a, b) => a.lane.shared - b.lane.shared)) {
+    const toSink = side === 'out' || (side === 'across' && lane.to?.role !== 'switcher')
+    const x1 = toSink ? columns.outX : (spineX.get(switcher) ?? columns.outX)
+    const behind = side === 'out' ? switcher : side === 'link' ? lane.from!.device : undefined
+    const x0 = behind === undefined ? columns.inX : spineX.get(behind)! + columns.spineW
+    const y = yOf(row) + rowH - below
+    const parent = lane.sharedWith === undefined ? undefined : done.get(lane.sharedWith)
+    const trunk = parent?.segments.find(({ index }) => index === lane.shared - 1)
+    const looped = lane.shared > 0 && !trunk
+    // A fork to a lane far away, or back to before it, would cross all that lies between: that lane begins anew, under the splitter's name.
+    const near = trunk && parent && trunk.x0 >= x0 && trunk.x1 < x1 && Math.abs(y - parent.y) <= FORK_ROWS * rowH
+    const start = trunk && near ? (trunk.x0 + trunk.x1) / 2 : looped ? x0 + LOOP_GAP : x0
+    const named = begins ?? (trunk && !near && trunk.hop.is === 'device' ? trunk.hop.name : undefined)
+    done.set(lane.id, {
+      lane,
+      side,
+      y,
+      top: yOf(row),
+      height: rowH,
+      x0: start,
+      x1,
+      segments: segmentsOf(lane, trunk ? lane.shared : looped ? lane.shared - 1 : 0, start, x1),
+      ...(near && parent ? { fork: { x: start, fromY: parent.y } } : {}),
+      ...(named ? { begins: named } : {}),
+    })
   }
+  return [...done.values()].sort((a, b) => a.top - b.top || a.x0 - b.x0)
 }
 
 interface Row {

@@ -33,6 +33,7 @@ const MOST_SENT = 200
  * The plan on the screen: what the server has acknowledged, and on top of it the transactions that are on their way.
  * Edits show at once; they are kept in the browser until the server has them.
  */
+// eslint-disable-next-line max-lines-per-function -- one closure over the state of the open plan; what can be pure is in sync.ts
 export const usePlanStore = defineStore('plan', () => {
   const { tell } = useNotices()
   const show = ref<{ id: string; title: string }>()

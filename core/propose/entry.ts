@@ -47,6 +47,7 @@ const SHORT: Readonly<Record<string, string>> = {
 }
 const LEADING = new Set(['to', 'from', 'as', 'by', ...FEEDS])
 const MOST = 24
+const LENGTH = /^(\d+(?:[.,]\d+)?)(m|ft)$/
 const METRES_PER_FOOT = 0.3048
 
 /**
@@ -55,131 +56,178 @@ const METRES_PER_FOOT = 0.3048
  * first word that is not understood is told with its place.
  */
 export function readEntry(plan: Plan, line: string): EntryReading {
-  const words: Word[] = [...line.matchAll(/\S+/g)].map(({ 0: text, index }) => ({
-    text,
-    from: index,
-    to: index + text.length,
-  }))
-  const wrong = (at: Word | undefined, what: string): EntryReading => ({
-    ok: false,
-    problem: { from: at?.from ?? line.length, to: at?.to ?? line.length, what },
-  })
-  let i = 0
-  const counted = /^(\d+)[x\u00D7]$/i.exec(words[0]?.text ?? '')
-  const count = counted ? Number(counted[1]) : 1
-  if (counted) i = 1
-  if (count < 1 || count > MOST) return wrong(words[0], `From 1 to ${MOST} at once.`)
+  try {
+    return { ok: true, value: new Reader(plan, line).read() }
+  } catch (error) {
+    if (error instanceof NotUnderstood) return { ok: false, problem: error.problem }
+    throw error
+  }
+}
 
-  const named: Word[] = []
-  while (words[i] && !isStructured(words[i]!.text)) named.push(words[i++]!)
-  if (named.length === 0)
-    return wrong(words[i], 'What is it? Words of its title in the catalogue, such as "studio camera".')
-  const found = findModel(plan, named)
-  if ('problem' in found) return { ok: false, problem: found.problem }
-  const { id, model } = found
+class NotUnderstood extends Error {
+  constructor(readonly problem: EntryProblem) {
+    super(problem.what)
+  }
+}
 
-  let format: VideoFormat | undefined
-  let routeM: number | undefined
-  let feed: Feed | undefined
-  let cable: string | undefined
-  let name: string | undefined
-  let ends: readonly LinkEnd[] | undefined
-  let place: string | undefined
-  while (i < words.length) {
-    const word = words[i]!
+/** What the words behind the name of the model say. */
+interface Told {
+  format?: VideoFormat
+  routeM?: number
+  feed?: Feed
+  cable?: string
+  name?: string
+  ends?: readonly LinkEnd[]
+  place?: string
+}
+
+class Reader {
+  private readonly words: readonly Word[]
+  private i = 0
+  private readonly told: Told = {}
+
+  constructor(
+    private readonly plan: Plan,
+    private readonly line: string,
+  ) {
+    this.words = [...line.matchAll(/\S+/g)].map(({ 0: text, index }) => ({
+      text,
+      from: index,
+      to: index + text.length,
+    }))
+  }
+
+  read(): Entry {
+    const count = this.count()
+    const { id, model } = this.model()
+    while (this.i < this.words.length) this.word(this.words[this.i]!, model, count)
+    if ((model.role === 'switcher' || model.role === 'way' || model.role === 'control') && this.told.ends)
+      this.wrong(this.words[0], 'Only sources and sinks are led to a switcher here.')
+    return entryOf(this.plan, id, model, count, this.told)
+  }
+
+  private wrong(at: Word | undefined, what: string): never {
+    throw new NotUnderstood({ from: at?.from ?? this.line.length, to: at?.to ?? this.line.length, what })
+  }
+
+  private count(): number {
+    const counted = /^(\d+)[x\u00D7]$/i.exec(this.words[0]?.text ?? '')
+    const count = counted ? Number(counted[1]) : 1
+    if (counted) this.i = 1
+    if (count < 1 || count > MOST) this.wrong(this.words[0], `From 1 to ${MOST} at once.`)
+    return count
+  }
+
+  private model(): { id: string; model: Model } {
+    const named: Word[] = []
+    while (this.words[this.i] && !isStructured(this.words[this.i]!.text)) named.push(this.words[this.i++]!)
+    if (named.length === 0)
+      this.wrong(this.words[this.i], 'What is it? Words of its title in the catalogue, such as "studio camera".')
+    const found = findModel(this.plan, named)
+    if ('problem' in found) throw new NotUnderstood(found.problem)
+    return found
+  }
+
+  private word(word: Word, model: Model, count: number): void {
     const text = word.text.toLowerCase()
-    const length = /^(\d+(?:[.,]\d+)?)(m|ft)$/.exec(text)
-    const label = parseFormatLabel(text)
-    if (label) {
-      if (!formatsOf(model).some(made => formatLabel(made) === formatLabel(label)))
-        return wrong(word, `${shortTitle(model.title)} has no ${formatLabel(label)}. It has ${labels(model)}.`)
-      format = label
-      i++
-    } else if (/^\d{3,4}(x\d{4})?(p|i|psf)/.test(text))
-      return wrong(word, 'No standard has this format. Write 1080p50, 1080i59.94, 2160p29.97 ...')
-    else if (length) {
-      routeM = Number(length[1]!.replace(',', '.')) * (length[2] === 'ft' ? METRES_PER_FOOT : 1)
-      if (routeM > 20_000) return wrong(word, 'At most 20 km.')
-      i++
-    } else if ((FEEDS as readonly string[]).includes(text)) {
-      if (model.role !== 'sink') return wrong(word, `Only what shows or takes a picture sees ${text}.`)
-      feed = text as Feed
-      i++
-    } else if (text === 'as') {
-      const rest = words.slice(i + 1)
-      if (rest.length === 0) return wrong(undefined, 'A name comes behind "as".')
-      name = line.slice(rest[0]!.from, rest.at(-1)!.to)
-      if (name.length > 100) return wrong(rest[0], 'A name of at most 100 characters.')
-      break
-    } else if (text === 'by') {
-      const until = words.findIndex((other, at) => at > i && isStructured(other.text))
-      const asked = words.slice(i + 1, until < 0 ? undefined : until)
-      const lead = findLead(plan, model, asked)
-      if (lead === undefined)
-        return wrong(
-          asked[0] ?? undefined,
-          `No cable for it is called so. There are ${leadsFor(plan, model)
-            .map(([, title]) => title)
-            .join(', ')}.`,
-        )
-      cable = lead
-      i = until < 0 ? words.length : until
-    } else if (text === 'to' || text === 'from') {
-      const wants = model.role === 'sink' ? 'from' : 'to'
-      if (text !== wants)
-        return wrong(
-          word,
-          model.role === 'sink'
-            ? `A ${model.kind ?? 'sink'} takes its picture "from" a switcher.`
-            : 'A source leads "to" a switcher.',
-        )
-      const where = readPlace(plan, words, i + 1, count, model.role === 'sink' ? 'out' : 'in')
-      if ('problem' in where) return { ok: false, problem: where.problem }
-      ends = where.ends
-      place = where.words
-      i = where.next
-    } else
-      return wrong(
+    if (parseFormatLabel(text)) this.format(word, parseFormatLabel(text)!, model)
+    else if (/^\d{3,4}(x\d{4})?(p|i|psf)/.test(text))
+      this.wrong(word, 'No standard has this format. Write 1080p50, 1080i59.94, 2160p29.97 ...')
+    else if (LENGTH.test(text)) this.length(word)
+    else if ((FEEDS as readonly string[]).includes(text)) {
+      if (model.role !== 'sink') this.wrong(word, `Only what shows or takes a picture sees ${text}.`)
+      this.told.feed = text as Feed
+      this.i++
+    } else if (text === 'as') this.name()
+    else if (text === 'by') this.cable(model)
+    else if (text === 'to' || text === 'from') this.place(word, model, count)
+    else
+      this.wrong(
         word,
         'Not understood here. Next may come a format, a length (45m), to a switcher, by a cable, as a name.',
       )
   }
-  if ((model.role === 'switcher' || model.role === 'way' || model.role === 'control') && ends)
-    return wrong(words[0], 'Only sources and sinks are led to a switcher here.')
 
-  const taken = new Set(Object.values(plan.devices).map(device => device.name))
+  private format(word: Word, format: VideoFormat, model: Model): void {
+    if (!formatsOf(model).some(made => formatLabel(made) === formatLabel(format)))
+      this.wrong(word, `${shortTitle(model.title)} has no ${formatLabel(format)}. It has ${labels(model)}.`)
+    this.told.format = format
+    this.i++
+  }
+
+  private length(word: Word): void {
+    const [, figure, unit] = LENGTH.exec(word.text.toLowerCase())!
+    const routeM = Number(figure!.replace(',', '.')) * (unit === 'ft' ? METRES_PER_FOOT : 1)
+    if (routeM > 20_000) this.wrong(word, 'At most 20 km.')
+    this.told.routeM = routeM
+    this.i++
+  }
+
+  /** All that is left is a name. */
+  private name(): void {
+    const rest = this.words.slice(this.i + 1)
+    if (rest.length === 0) this.wrong(undefined, 'A name comes behind "as".')
+    const name = this.line.slice(rest[0]!.from, rest.at(-1)!.to)
+    if (name.length > 100) this.wrong(rest[0], 'A name of at most 100 characters.')
+    this.told.name = name
+    this.i = this.words.length
+  }
+
+  private cable(model: Model): void {
+    const next = this.words.findIndex((other, at) => at > this.i && isStructured(other.text))
+    const until = next < 0 ? this.words.length : next
+    const asked = this.words.slice(this.i + 1, until)
+    const lead = findLead(this.plan, model, asked)
+    const titles = () => leadsFor(this.plan, model).map(([, title]) => title)
+    if (lead === undefined) this.wrong(asked[0], `No cable for it is called so. There are ${titles().join(', ')}.`)
+    this.told.cable = lead
+    this.i = until
+  }
+
+  private place(word: Word, model: Model, count: number): void {
+    const isSink = model.role === 'sink'
+    if (word.text.toLowerCase() !== (isSink ? 'from' : 'to'))
+      this.wrong(
+        word,
+        isSink ? `A ${model.kind ?? 'sink'} takes its picture "from" a switcher.` : 'A source leads "to" a switcher.',
+      )
+    const where = readPlace(this.plan, this.words, this.i + 1, count, isSink ? 'out' : 'in')
+    if ('problem' in where) throw new NotUnderstood(where.problem)
+    this.told.ends = where.ends
+    this.told.place = where.words
+    this.i = where.next
+  }
+}
+
+function entryOf(plan: Plan, id: string, model: Model, count: number, told: Told): Entry {
+  const { routeM, feed, cable, name, ends, place } = told
+  const isSink = model.role === 'sink'
   const standard = ends
     ? plan.devices[ends[0]!.device]!.standard
     : Object.values(plan.devices).find(device => plan.models[device.model]!.role === 'switcher')?.standard
   const usual =
-    format ??
+    told.format ??
     formatsOf(model).find(made => standard && formatLabel(made) === formatLabel(standard)) ??
     formatsOf(model)[0]
+  const isLed = routeM !== undefined || feed !== undefined || cable !== undefined
+  const taken = new Set(Object.values(plan.devices).map(device => device.name))
   const additions = Array.from({ length: count }, (_, n): Addition => {
-    const connect =
-      ends?.[n] ?? (routeM !== undefined || feed !== undefined || cable !== undefined ? ('next' as const) : undefined)
+    const connect = ends?.[n] ?? (isLed ? ('next' as const) : undefined)
     const own = freshName(name ?? shortTitle(model.title), name !== undefined && count === 1, taken)
     taken.add(own)
     return {
       model: id,
       name: own,
       ...(usual ? { format: usual } : {}),
-      ...(model.role === 'sink' ? { feed: feed ?? 'program' } : {}),
+      ...(isSink ? { feed: feed ?? 'program' } : {}),
       ...(connect && model.role !== 'switcher' && model.role !== 'way' ? { connect } : {}),
       ...(routeM === undefined ? {} : { routeM }),
       ...(cable === undefined ? {} : { cable }),
     }
   })
-  const said = [
-    `${count} \u00D7 ${model.title}`,
-    ...(usual ? [formatLabel(usual)] : []),
-    ...(place
-      ? [`${model.role === 'sink' ? 'from' : 'to'} ${place}`]
-      : additions[0]!.connect
-        ? ['where one is free']
-        : []),
-  ]
-  return { ok: true, value: { additions, words: said.join(', ') } }
+  const where = place ? [`${isSink ? 'from' : 'to'} ${place}`] : additions[0]!.connect ? ['where one is free'] : []
+  const words = [`${count} \u00D7 ${model.title}`, ...(usual ? [formatLabel(usual)] : []), ...where].join(', ')
+  return { additions, words }
 }
 
 /** The edits of all additions of an entry, each made on top of those before it. */

@@ -89,109 +89,119 @@ export function waysBetween(
   heed: 'format' | 'reach' = 'format',
 ): Way[] {
   const leads = allLeads(plan)
-  const shelf = wayModels(plan)
-  const ways: Way[] = []
-  const cable = rememberedCables(leads)
-  const tryDevices = (devices: Shelf[], spread: readonly Span[][]) => {
-    for (const spans of spread) {
-      const way = build(devices, spans)
-      if (way) ways.push(way)
-    }
-  }
-  for (const fitted of cablesBetween(leads, start.signal, start.port, span, target.port)) {
-    const way = build([], [span], fitted)
-    if (way) ways.push(way)
-  }
-  const ends = spansOf(span)
-  for (const first of shelf) {
-    if (first.input.carries !== start.port.carries) continue
-    if (first.output.carries === target.port.carries) tryDevices([first], renews(first) ? ends.half : ends.one)
-    for (const second of shelf) {
-      if (
-        second.input.carries === first.output.carries &&
-        second.output.carries === target.port.carries &&
-        sensible(first, second)
+  const build = wayBuilder(leads, start, target, heed)
+  const direct = cablesBetween(leads, start.signal, start.port, span, target.port).map(fitted =>
+    build([], [span], fitted),
+  )
+  const through = chainsOf(wayModels(plan), start.port, target.port, spansOf(span)).map(([devices, spans]) =>
+    build(devices, spans),
+  )
+  return bestOfKind([...direct, ...through].filter(way => way !== undefined))
+}
+
+/** Every row of one or two devices that fits between the two ports, with how the span is shared among its cables. */
+function chainsOf(
+  shelf: readonly Shelf[],
+  out: Port,
+  input: Port,
+  ends: ReturnType<typeof spansOf>,
+): (readonly [devices: readonly Shelf[], spans: readonly Span[]])[] {
+  return shelf
+    .filter(first => first.input.carries === out.carries)
+    .flatMap(first => {
+      const alone = first.output.carries === input.carries ? (renews(first) ? ends.half : ends.one) : []
+      const seconds = shelf.filter(
+        second =>
+          second.input.carries === first.output.carries &&
+          second.output.carries === input.carries &&
+          sensible(first, second),
       )
-        tryDevices([first, second], ends.two)
-    }
-  }
+      return [
+        ...alone.map(spans => [[first], spans] as const),
+        ...seconds.flatMap(second => ends.two.map(spans => [[first, second], spans] as const)),
+      ]
+    })
+}
+
+/** The best way of each kind, cheapest first; what two devices do is nothing more than one of them does alone. */
+function bestOfKind(ways: readonly Way[]): Way[] {
   const best = new Map<string, Way>()
-  for (const way of ways.sort(byMerit)) {
+  for (const way of [...ways].sort(byMerit)) {
     const kind = way.devices.length ? way.devices.map(device => device.model).join('+') : way.cables[0]!.lead
     if (!best.has(kind)) best.set(kind, way)
   }
-  // What two devices do is nothing more than one of them does alone.
-  const alone = new Set(
-    [...best.values()].filter(({ devices }) => devices.length === 1).map(({ devices }) => devices[0]!.model),
-  )
-  return [...best.values()].filter(
-    ({ devices }) => devices.length < 2 || !devices.some(({ model }) => alone.has(model)),
-  )
+  const kinds = [...best.values()]
+  const alone = new Set(kinds.filter(({ devices }) => devices.length === 1).map(({ devices }) => devices[0]!.model))
+  return kinds.filter(({ devices }) => devices.length < 2 || !devices.some(({ model }) => alone.has(model)))
+}
 
-  function build(devices: readonly Shelf[], spans: readonly Span[], fitted?: Fitted): Way | undefined {
+type Build = (devices: readonly Shelf[], spans: readonly Span[], fitted?: Fitted) => Way | undefined
+
+/** Builds ways of given devices: each cable the best that carries the picture there; undefined where one does not. */
+function wayBuilder(
+  leads: ReadonlyMap<string, LeadModel>,
+  start: Start,
+  target: Target,
+  heed: 'format' | 'reach',
+): Build {
+  const cable = rememberedCables(leads)
+  const takenByTarget = (signal: Signal, { carriage }: Fitted): boolean =>
+    !accepts(target.node, target.port, signal.format) &&
+    !bars(target.node, target.port, signal, carriage) &&
+    !overClass(carriage, target.port, 'to')
+  return (devices, spans, fitted) => {
     const cables: WayCable[] = []
     const used: WayDevice[] = []
-    let signal = start.signal
-    let out = start.port
+    let { signal, port: out } = start
     let risky = false
     for (const [i, item] of devices.entries()) {
       const best = cable(signal, out, spans[i]!, item.input)
-      if (!best) return undefined
+      const led = best && throughDevice(item, signal, best, target)
+      if (!led) return undefined
       risky ||= best.risky || (item.path.fills ?? 1) < 1
       cables.push(best.cable)
-      const node: DeviceNode = {
-        id: item.id,
-        device: { model: item.id, name: item.id, order: 0 },
-        model: item.row,
-        standard: undefined,
-      }
-      if (
-        accepts(node, item.input, signal.format) ||
-        bars(node, item.input, signal, best.carriage) ||
-        !letsThrough(item.path, signal)
-      )
-        return undefined
-      const format = item.path.format === 'port' ? outFormat(item, target, signal.format) : undefined
-      if (item.path.format === 'port' && !format) return undefined
-      const set: DeviceNode = format
-        ? { ...node, device: { ...node.device, ports: { [item.outId]: { format } } } }
-        : node
-      signal = passed(set, item.path, signal, item.inId, item.outId)
+      used.push(led.device)
+      signal = led.signal
       out = item.output
-      used.push({
-        model: item.id,
-        row: item.row,
-        inPort: item.inId,
-        outPort: item.outId,
-        ...(format ? { format } : {}),
-      })
     }
     const last = fitted ?? cable(signal, out, spans.at(-1)!, target.port)
-    if (
-      !last ||
-      (heed === 'format' &&
-        (accepts(target.node, target.port, signal.format) ||
-          bars(target.node, target.port, signal, last.carriage) ||
-          overClass(last.carriage, target.port, 'to')))
-    )
-      return undefined
-    if (heed === 'reach' && used.some(device => device.format)) return undefined
+    if (!last) return undefined
+    if (heed === 'format' ? !takenByTarget(signal, last) : used.some(device => device.format)) return undefined
     cables.push(last.cable)
+    const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
     return {
       cables,
       devices: used,
       risky: risky || last.risky,
-      minor: cables.reduce(
-        (sum, cable) => sum + cableMinor(leads, cable),
-        used.reduce((sum, device) => sum + device.row.priceMinor, 0),
-      ),
-      watts: used.reduce((sum, device) => sum + device.row.watts, 0),
+      minor: sum(cables.map(one => cableMinor(leads, one))) + sum(used.map(({ row }) => row.priceMinor)),
+      watts: sum(used.map(({ row }) => row.watts)),
       delay: {
         min: signal.delay.min - start.signal.delay.min,
         typ: signal.delay.typ - start.signal.delay.typ,
         max: signal.delay.max - start.signal.delay.max,
       },
     }
+  }
+}
+
+/** What a device makes of a picture, set so that the target can take it; undefined where it does not pass. */
+function throughDevice(
+  item: Shelf,
+  signal: Signal,
+  { carriage }: Fitted,
+  target: Target,
+): { readonly device: WayDevice; readonly signal: Signal } | undefined {
+  const { id, row, path, inId, outId, input } = item
+  const device = { model: id, name: id, order: 0 }
+  const node: DeviceNode = { id, device, model: row, standard: undefined }
+  if (accepts(node, input, signal.format) || bars(node, input, signal, carriage) || !letsThrough(path, signal))
+    return undefined
+  const format = path.format === 'port' ? outFormat(item, target, signal.format) : undefined
+  if (path.format === 'port' && !format) return undefined
+  const set: DeviceNode = format ? { ...node, device: { ...device, ports: { [outId]: { format } } } } : node
+  return {
+    device: { model: id, row, inPort: inId, outPort: outId, ...(format ? { format } : {}) },
+    signal: passed(set, path, signal, inId, outId),
   }
 }
 

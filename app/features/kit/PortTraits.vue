@@ -27,51 +27,27 @@ const FITS: readonly { readonly value: '' | Fit; readonly title: string }[] = [
   { value: 'box', title: 'bars, on purpose' },
 ]
 
+/** A choice among what the model lets be set; none where there is nothing to choose. */
+function among<T extends string>(
+  field: 'level' | 'division' | 'range' | 'transfer' | 'aspect',
+  label: string,
+  values: readonly T[] | undefined,
+  title: (value: T) => string,
+): Choice | undefined {
+  if (!values || values.length < 2) return undefined
+  return { field, label, value: String(now.value[field] ?? values[0]!), options: options(values, title) }
+}
+
 const choices = computed<readonly Choice[]>(() => {
   const { port, model, id, device } = props
   const set = now.value
   const out = port.dir === 'out'
   const list: (Choice | undefined)[] = [
-    out && port.levels && port.levels.length > 1
-      ? {
-          field: 'level',
-          label: 'level',
-          value: set.level ?? port.levels[0]!,
-          options: options(port.levels, value => `level ${value}`),
-        }
-      : undefined,
-    out && port.divisions && port.divisions.length > 1
-      ? {
-          field: 'division',
-          label: 'division',
-          value: set.division ?? port.divisions[0]!,
-          options: options(port.divisions, value => DIVISION_TITLES[value]),
-        }
-      : undefined,
-    port.ranges && port.ranges.length > 1
-      ? {
-          field: 'range',
-          label: 'range',
-          value: set.range ?? port.ranges[0]!,
-          options: options(port.ranges, value => `${out ? 'sends' : 'reads'} ${value} range`),
-        }
-      : undefined,
-    out && port.transfers && port.transfers.length > 1
-      ? {
-          field: 'transfer',
-          label: 'transfer',
-          value: set.transfer ?? port.transfers[0]!,
-          options: options(port.transfers, value => TRANSFER_TITLES[value]),
-        }
-      : undefined,
-    out && port.aspects && port.aspects.length > 1
-      ? {
-          field: 'aspect',
-          label: 'shape',
-          value: set.aspect ?? port.aspects[0]!,
-          options: options(port.aspects, value => `picture of ${value}`),
-        }
-      : undefined,
+    among('level', 'level', out ? port.levels : [], value => `level ${value}`),
+    among('division', 'division', out ? port.divisions : [], value => DIVISION_TITLES[value]),
+    among('range', 'range', port.ranges, value => `${out ? 'sends' : 'reads'} ${value} range`),
+    among('transfer', 'transfer', out ? port.transfers : [], value => TRANSFER_TITLES[value]),
+    among('aspect', 'shape', out ? port.aspects : [], value => `picture of ${value}`),
     out && port.readouts === 'switchable'
       ? {
           field: 'clean',

@@ -17,6 +17,7 @@ import { useNotices } from '../../shell/notices'
 import { usePlanStore } from '../../plan/store'
 
 /** The search for whole plans: what is weighed, what was found, and for which plan. It goes on while other screens are looked at. */
+// eslint-disable-next-line max-lines-per-function -- one closure over the state of the search; nothing in it is longer than a screen
 export const usePatchStore = defineStore('patch', () => {
   const store = usePlanStore()
   const { tell } = useNotices()

@@ -6,6 +6,7 @@ import {
   type DeviceNode,
   type Run,
   type Socket,
+  type Traced,
   type WireTrace,
   gathers,
   isSwitcher,
@@ -177,22 +178,34 @@ export function textureOf(format: VideoFormat): Texture {
 
 /** Everything that the runs board shows, as plain data. Linear in hops. */
 export function boardOf({ traced, findings }: Checked): Board {
-  const { chain, runs, pictures, plan } = traced
-  const byRun = new Map<string, Finding[]>()
-  const add = (lane: string, finding: Finding) => byRun.set(lane, [...(byRun.get(lane) ?? []), finding])
+  const found = findingsByLane(findings)
+  const drawn = runLanes(traced, found)
+  const lanes = [...drawn, ...unwiredLanes(traced, found, drawn), ...missingLanes(findings)]
+  const { nodes } = traced.chain
+  return { lanes, switchers: [...nodes.values()].filter(gathers).map(node => boardSwitcherOf(node, lanes)) }
+}
+
+type ByLane = ReadonlyMap<string, readonly Finding[]>
+
+function findingsByLane(findings: readonly Finding[]): ByLane {
+  const byLane = new Map<string, Finding[]>()
+  const add = (id: string, finding: Finding) => byLane.set(id, [...(byLane.get(id) ?? []), finding])
   for (const finding of findings) {
     if (finding.run !== undefined) add(finding.run, finding)
     else if (finding.at.on === 'sink') add(`want:${finding.at.want}`, finding)
     else if (finding.at.on === 'device') add(`source:${finding.at.device}`, finding)
   }
+  return byLane
+}
+
+/** One lane a run. Of runs that share a way, the one into a switcher shows it, then the shorter one: what goes on behind a sink begins there. */
+function runLanes(traced: Traced, found: ByLane): Lane[] {
+  const { chain, runs, plan } = traced
   const firstWith = new Map<string, string>()
   const enters = ({ end }: Run) => Number(end !== undefined && gathers(chain.nodes.get(end.device)!))
-  // Of runs that share a way, the one into a switcher shows it, then the shorter one: what goes on behind a sink begins there.
-  const lanes: Lane[] = [...runs]
+  return [...runs]
     .sort((a, b) => enters(b) - enters(a) || a.links.length - b.links.length)
     .map(run => {
-      const found = byRun.get(run.id) ?? []
-      const hops = hopsOf(traced, run)
       let shared = 0
       let sharedWith: string | undefined
       for (const [i, { wire }] of run.links.entries()) {
@@ -203,94 +216,57 @@ export function boardOf({ traced, findings }: Checked): Board {
           shared = 2 * i + 2
         }
       }
-      const from = run.origin && laneEnd(chain.nodes.get(run.origin.device)!, run.origin.port)
       const to = run.end && laneEnd(chain.nodes.get(run.end.device)!, run.end.port)
       const want = to && Object.values(plan.wants).find(({ sink }) => sink === to.device)
-      return lane(
-        run.id,
-        {
-          from,
-          to,
-          hops,
-          shared,
-          sharedWith,
-          lit: run.lit,
-          beside: run.beside,
-          feed: run.links[0]!.signal?.feed ?? want?.feed,
-        },
-        found,
-      )
+      const parts = {
+        from: run.origin && laneEnd(chain.nodes.get(run.origin.device)!, run.origin.port),
+        to,
+        hops: hopsOf(traced, run),
+        shared,
+        sharedWith,
+        lit: run.lit,
+        beside: run.beside,
+        feed: run.links[0]!.signal?.feed ?? want?.feed,
+      }
+      return lane(run.id, parts, found.get(run.id) ?? [])
     })
+}
+
+/** Sources that no cable leaves, deliverables that none reaches, and what has a plug for sound or control and no cable. */
+function unwiredLanes({ chain, pictures, plan }: Traced, found: ByLane, drawn: readonly Lane[]): Lane[] {
+  const lanes: Lane[] = []
+  const put = (id: string, parts: Partial<LaneParts>) =>
+    lanes.push(lane(id, { ...UNWIRED, ...parts }, found.get(id) ?? []))
+  const begun = new Set(drawn.map(({ from }) => from?.device))
+  const ended = new Set(drawn.map(({ to }) => to?.device))
   for (const picture of pictures) {
-    if (picture.of === 'source') {
-      if (lanes.some(({ from }) => from?.device === picture.device)) continue
+    if (picture.of === 'source' && !begun.has(picture.device)) {
       const node = chain.nodes.get(picture.device)!
       const [port] = portsOf(node.model, 'out')[0] ?? ['']
-      lanes.push(
-        lane(
-          `source:${node.id}`,
-          {
-            from: laneEnd(node, port),
-            to: undefined,
-            hops: [],
-            shared: 0,
-            sharedWith: undefined,
-            lit: false,
-            beside: undefined,
-            feed: undefined,
-          },
-          byRun.get(`source:${node.id}`) ?? [],
-        ),
-      )
+      put(`source:${node.id}`, { from: laneEnd(node, port) })
     } else if (picture.of === 'want') {
       const { sink, feed } = plan.wants[picture.want]!
       const node = chain.nodes.get(sink)!
       const [port] = portsOf(node.model, 'in')[0] ?? ['']
-      lanes.push(
-        lane(
-          `want:${picture.want}`,
-          {
-            from: undefined,
-            to: laneEnd(node, port),
-            hops: [],
-            shared: 0,
-            sharedWith: undefined,
-            lit: false,
-            beside: undefined,
-            feed,
-          },
-          byRun.get(`want:${picture.want}`) ?? [],
-        ),
-      )
+      put(`want:${picture.want}`, { to: laneEnd(node, port), feed })
+      ended.add(sink)
     }
   }
   for (const node of chain.nodes.values()) {
     const [port] = portsOf(node.model, 'out')[0] ?? []
-    if (
-      !isBeside(node.model) ||
-      port === undefined ||
-      lanes.some(({ from, to }) => from?.device === node.id || to?.device === node.id)
-    )
-      continue
-    lanes.push(
-      lane(
-        `source:${node.id}`,
-        {
-          from: laneEnd(node, port),
-          to: undefined,
-          hops: [],
-          shared: 0,
-          sharedWith: undefined,
-          lit: false,
-          beside: node.model.role === 'control' ? 'control' : 'sound',
-          feed: undefined,
-        },
-        byRun.get(`source:${node.id}`) ?? [],
-      ),
-    )
+    if (!isBeside(node.model) || port === undefined || begun.has(node.id) || ended.has(node.id)) continue
+    put(`source:${node.id}`, {
+      from: laneEnd(node, port),
+      beside: node.model.role === 'control' ? 'control' : 'sound',
+    })
   }
-  for (const finding of findings) {
-    if (finding.ghost === undefined || finding.run !== undefined) continue
+  return lanes
+}
+
+/** What is missing and can stand on no lane that is there. */
+function missingLanes(findings: readonly Finding[]): Lane[] {
+  return findings.flatMap(finding => {
+    if (finding.ghost === undefined || finding.run !== undefined) return []
     const to: LaneEnd = {
       device: '',
       port: '',
@@ -301,31 +277,24 @@ export function boardOf({ traced, findings }: Checked): Board {
       kind: 'missing',
       order: 1e6,
     }
-    lanes.push(
-      lane(
-        `ghost:${finding.key}`,
-        {
-          from: undefined,
-          to,
-          hops: [],
-          shared: 0,
-          sharedWith: undefined,
-          lit: false,
-          beside: undefined,
-          feed: undefined,
-        },
-        [finding],
-      ),
-    )
-  }
-  return { lanes, switchers: [...chain.nodes.values()].filter(gathers).map(node => boardSwitcherOf(node, lanes)) }
+    return [lane(`ghost:${finding.key}`, { ...UNWIRED, to }, [finding])]
+  })
 }
 
-function lane(
-  id: string,
-  parts: Omit<Lane, 'id' | 'findings' | 'worst' | 'words' | 'pinned'>,
-  found: readonly Finding[],
-): Lane {
+type LaneParts = Omit<Lane, 'id' | 'findings' | 'worst' | 'words' | 'pinned'>
+
+const UNWIRED: LaneParts = {
+  from: undefined,
+  to: undefined,
+  hops: [],
+  shared: 0,
+  sharedWith: undefined,
+  lit: false,
+  beside: undefined,
+  feed: undefined,
+}
+
+function lane(id: string, parts: LaneParts, found: readonly Finding[]): Lane {
   const worst = SEVERITIES.find(severity =>
     found.some(finding => finding.severity === severity && finding.accepted === undefined),
   )

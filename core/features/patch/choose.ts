@@ -62,107 +62,151 @@ export interface Feature {
 
 /** Writes a task as a program. Columns: the standard of each switcher, each choice of each demand, splitters, things to get. */
 export function chooserOf(task: Task, weights: Weights, terms: Terms = {}): Chooser {
-  const { switchers, demands, sockets, splitters, used, have, price } = task
-  const program = new Program()
-  const standards = new Map<string, { readonly standard: VideoFormat; readonly column: number }[]>()
-  const inUse = new Map<string, number>()
-  for (const { node, standards: able, held } of switchers) {
-    const columns = able.map(standard => ({
-      standard,
-      column: program.binary(
-        weights.quality * standardSteps(task.plan, standard) +
-          (node.device.standard && !sameFormat(node.device.standard, standard) ? weights.moves : 0),
-      ),
-    }))
-    standards.set(node.id, columns)
-    const use = program.column(0, held ? 1 : 0, 1)
-    inUse.set(node.id, use)
-    program.row([...columns.map(({ column }): [number, number] => [column, 1]), [use, -1]], 0, 0)
-    if (terms.standard !== false && task.given && able.some(format => sameFormat(format, task.given!))) {
-      for (const { standard, column } of columns)
-        if (!sameFormat(standard, task.given)) program.row([[column, 1]], 0, 0)
-    }
-  }
-  const inStandard = (switcher: string, format: VideoFormat): number | undefined =>
-    standards.get(switcher)?.find(({ standard }) => sameFormat(standard, format))?.column
+  return new Writer(task, weights, terms)
+}
 
-  const taken = new Map<string, [number, number][]>()
-  const legs = new Map<string, [number, number][]>()
-  const items = new Map<string, [number, number][]>()
-  const note = (map: Map<string, [number, number][]>, key: string, column: number, factor: number) =>
-    map.set(key, [...(map.get(key) ?? []), [column, factor]])
-  const chosen: { readonly demand: Demand; readonly choice: Means; readonly column: number }[] = []
-  for (const demand of demands) {
+interface Option {
+  readonly demand: Demand
+  readonly choice: Means
+  readonly column: number
+}
+
+/** Columns with their factors, by what they use up. */
+class Uses extends Map<string, [column: number, factor: number][]> {
+  note(key: string, column: number): void {
+    this.set(key, [...(this.get(key) ?? []), [column, 1]])
+  }
+}
+
+class Writer implements Chooser {
+  readonly program = new Program()
+  private readonly standards = new Map<string, { readonly standard: VideoFormat; readonly column: number }[]>()
+  /** By switcher: 1 when it is needed. */
+  private readonly inUse = new Map<string, number>()
+  private readonly options: Option[] = []
+  private readonly boxes: { readonly splitter: Splitter; readonly column: number }[] = []
+  private readonly taken = new Uses()
+  private readonly legs = new Uses()
+  private readonly items = new Uses()
+
+  constructor(
+    private readonly task: Task,
+    private readonly weights: Weights,
+    private readonly terms: Terms,
+  ) {
+    for (const switcher of task.switchers) this.writeStandards(switcher)
+    for (const demand of task.demands) this.writeDemand(demand)
+    this.writeFeeding()
+    for (const splitter of task.splitters) this.writeSplitter(splitter)
+    this.writeSockets()
+    for (const [item, uses] of this.items) this.writeItem(item, uses)
+  }
+
+  /** A switcher in use has one standard; where one is given, no other. */
+  private writeStandards({ node, standards: able, held }: Task['switchers'][number]): void {
+    const { program, weights, task, terms } = this
+    const columns = able.map(standard => {
+      const other = node.device.standard && !sameFormat(node.device.standard, standard)
+      const cost = weights.quality * standardSteps(task.plan, standard) + (other ? weights.moves : 0)
+      return { standard, column: program.binary(cost) }
+    })
+    this.standards.set(node.id, columns)
+    const use = program.column(0, held ? 1 : 0, 1)
+    this.inUse.set(node.id, use)
+    program.row([...columns.map(({ column }): [number, number] => [column, 1]), [use, -1]], 0, 0)
+    const { given } = task
+    if (terms.standard === false || !given || !able.some(format => sameFormat(format, given))) return
+    for (const { standard, column } of columns) if (!sameFormat(standard, given)) program.row([[column, 1]], 0, 0)
+  }
+
+  private inStandard(switcher: string, format: VideoFormat): number | undefined {
+    return this.standards.get(switcher)?.find(({ standard }) => sameFormat(standard, format))?.column
+  }
+
+  /** Each member of a demand gets one of its choices, and a choice needs the standards that it was weighed for. */
+  private writeDemand(demand: Demand): void {
+    const { program, terms } = this
     const members = demand.members.length
     const columns: [number, number][] = []
     const needs = new Map<number, [number, number][]>()
     for (const choice of demand.choices) {
-      const wanted = choice.needs.map(([switcher, format]) => inStandard(switcher, format))
+      const wanted = choice.needs.map(([switcher, format]) => this.inStandard(switcher, format))
       if (wanted.some(column => column === undefined)) continue
-      const away = demand.safe && !switchers.find(({ node }) => node.id === choice.switcher)?.root
-      const column = program.column(
-        (weights.gear * choice.minor) / 100 +
-          weights.delay * choice.delayMs +
-          weights.quality * choice.steps * (demand.of === 'feeder' ? PICTURES_OF_A_FEEDER : 1) +
-          weights.risk * choice.risk +
-          weights.settings * choice.settings +
-          weights.moves * choice.moved +
-          weights.power * choice.watts +
-          (away ? SAFE_SHOT_AWAY : 0),
-        0,
-        members,
-      )
-      chosen.push({ demand, choice, column })
+      const column = program.column(this.costOf(demand, choice), 0, members)
+      this.options.push({ demand, choice, column })
       columns.push([column, 1])
       for (const need of wanted) needs.set(need!, [...(needs.get(need!) ?? []), [column, 1]])
-      for (const key of choice.takes) note(taken, key, column, 1)
-      if (choice.leg !== undefined) note(legs, choice.leg, column, 1)
-      for (const item of choice.items) note(items, item, column, 1)
+      for (const key of choice.takes) this.taken.note(key, column)
+      if (choice.leg !== undefined) this.legs.note(choice.leg, column)
+      for (const item of choice.items) this.items.note(item, column)
       if (demand.pinned && !choice.keep && !terms.unpinned?.has(demand.id)) program.row([[column, 1]], 0, 0)
     }
-    if (demand.of === 'feeder' && !demand.rigid) program.row([...columns, [inUse.get(demand.members[0]!)!, -1]], 0, 0)
+    if (demand.of === 'feeder' && !demand.rigid)
+      program.row([...columns, [this.inUse.get(demand.members[0]!)!, -1]], 0, 0)
     else if (terms.without?.has(demand.id)) program.row(columns, 0, members)
     else program.row(columns, members, members)
     for (const [standard, used] of needs) program.row([...used, [standard, -members]], -Infinity, 0)
   }
-  // A switcher shows something only where a picture comes in.
-  for (const { node, fed } of switchers) {
-    if (fed) continue
-    const entering = chosen
-      .filter(({ demand, choice }) => demand.of !== 'sink' && choice.switcher === node.id)
-      .map(({ column }): [number, number] => [column, 1])
-    program.row([...entering, [inUse.get(node.id)!, -1]], 0, Infinity)
-  }
-  const boxes: { readonly splitter: Splitter; readonly column: number }[] = []
-  for (const splitter of splitters) {
-    const hung = legs.get(splitter.id)
-    if (!hung) continue
-    const column = program.column(
-      (weights.gear * splitter.minor) / 100 + weights.power * splitter.row.watts,
-      0,
-      hung.length,
+
+  private costOf({ of, safe }: Demand, choice: Means): number {
+    const { weights, task } = this
+    const away = safe && !task.switchers.find(({ node }) => node.id === choice.switcher)?.root
+    return (
+      (weights.gear * choice.minor) / 100 +
+      weights.delay * choice.delayMs +
+      weights.quality * choice.steps * (of === 'feeder' ? PICTURES_OF_A_FEEDER : 1) +
+      weights.risk * choice.risk +
+      weights.settings * choice.settings +
+      weights.moves * choice.moved +
+      weights.power * choice.watts +
+      (away ? SAFE_SHOT_AWAY : 0)
     )
-    boxes.push({ splitter, column })
-    note(taken, splitter.takes, column, 1)
-    for (const item of splitter.items) note(items, item, column, 1)
+  }
+
+  /** A switcher shows something only where a picture comes in. */
+  private writeFeeding(): void {
+    for (const { node, fed } of this.task.switchers) {
+      if (fed) continue
+      const entering = this.options
+        .filter(({ demand, choice }) => demand.of !== 'sink' && choice.switcher === node.id)
+        .map(({ column }): [number, number] => [column, 1])
+      this.program.row([...entering, [this.inUse.get(node.id)!, -1]], 0, Infinity)
+    }
+  }
+
+  private writeSplitter(splitter: Splitter): void {
+    const { program, weights } = this
+    const hung = this.legs.get(splitter.id)
+    if (!hung) return
+    const cost = (weights.gear * splitter.minor) / 100 + weights.power * splitter.row.watts
+    const column = program.column(cost, 0, hung.length)
+    this.boxes.push({ splitter, column })
+    this.taken.note(splitter.takes, column)
+    for (const item of splitter.items) this.items.note(item, column)
     program.row([...hung, [column, -splitter.legs.length]], -Infinity, 0)
   }
-  for (const [key, terms] of taken) program.row(terms, -Infinity, sockets.get(key)?.ports.length ?? 0)
-  if (terms.spare !== false && task.spare > 0) {
+
+  private writeSockets(): void {
+    const { program, task, terms, taken } = this
+    const { sockets, switchers, spare } = task
+    for (const [key, uses] of taken) program.row(uses, -Infinity, sockets.get(key)?.ports.length ?? 0)
+    if (terms.spare === false || spare <= 0) return
     const inputs = [...sockets.values()].filter(
       ({ dir, device }) => dir === 'in' && switchers.some(({ node }) => node.id === device),
     )
-    program.row(
-      inputs.flatMap(({ key }) => taken.get(key) ?? []),
-      -Infinity,
-      inputs.reduce((sum, { ports }) => sum + ports.length, 0) - task.spare,
-    )
+    const most = inputs.reduce((sum, { ports }) => sum + ports.length, 0) - spare
+    const used = inputs.flatMap(({ key }) => taken.get(key) ?? [])
+    program.row(used, -Infinity, most)
   }
-  for (const [item, uses] of items) {
-    const lead = item.startsWith('lead:') ? task.plan.leads[item.split(':')[1]!] : undefined
+
+  /** What the kit has is free; beyond that each costs, or is not to be had. A cable of the house lies once. */
+  private writeItem(item: string, uses: [number, number][]): void {
+    const { program, weights, terms } = this
+    const { plan, price, have, used } = this.task
+    const lead = item.startsWith('lead:') ? plan.leads[item.split(':')[1]!] : undefined
     if (lead?.kind === 'cable' && lead.installed) {
       program.row(uses, -Infinity, 1 - (used.get(item) ?? 0))
-      continue
+      return
     }
     const each = (weights.money * (price.get(item) ?? 0)) / 100 + weights.things
     const spare = (have.get(item) ?? 0) - (used.get(item) ?? 0)
@@ -171,84 +215,69 @@ export function chooserOf(task: Task, weights: Weights, terms: Terms = {}): Choo
     else program.row([...uses, [program.column(each, 0, Infinity, false), -1]], -Infinity, spare)
   }
 
-  function read({ cost, bound, proven, values }: Parameters<Chooser['read']>[0]): Solution {
-    const picks = chosen.flatMap(({ demand, choice, column }) =>
-      values[column]! > 0 ? [{ demand, choice, count: values[column]! }] : [],
-    )
-    const put = boxes.flatMap(({ splitter, column }) =>
-      values[column]! > 0 ? [{ splitter, count: values[column]! }] : [],
-    )
+  read({ cost, bound, proven, values }: Parameters<Chooser['read']>[0]): Solution {
+    const { bareMinor, used, have, price } = this.task
+    const count = <T extends { readonly column: number }>(list: readonly T[]) =>
+      list.filter(({ column }) => values[column]! > 0).map(one => ({ ...one, count: values[one.column]! }))
+    const picks: Picked[] = count(this.options).map(({ column: _, ...pick }) => pick)
+    const splitters = count(this.boxes).map(({ column: _, ...box }) => box)
     const needed = new Map(used)
-    const need = (names: readonly string[], count: number) =>
-      names.forEach(item => needed.set(item, (needed.get(item) ?? 0) + count))
-    for (const { choice, count } of picks) need(choice.items, count)
-    for (const { splitter, count } of put) need(splitter.items, count)
+    const bought = [
+      ...picks.map(({ choice, count: n }) => ({ items: choice.items, minor: choice.minor, n })),
+      ...splitters.map(({ splitter, count: n }) => ({ items: splitter.items, minor: splitter.minor, n })),
+    ]
+    for (const { items, n } of bought) for (const item of items) needed.set(item, (needed.get(item) ?? 0) + n)
+    const lacking = (item: string, n: number) => Math.max(0, n - (have.get(item) ?? 0)) * (price.get(item) ?? 0)
     return {
       picks,
-      splitters: put,
+      splitters,
       cost,
       bound,
       proven,
       values,
       standards: new Map(
-        [...standards].flatMap(([switcher, columns]) =>
+        [...this.standards].flatMap(([switcher, columns]) =>
           columns.filter(({ column }) => values[column] === 1).map(({ standard }) => [switcher, standard] as const),
         ),
       ),
-      minor:
-        task.bareMinor +
-        picks.reduce((sum, { choice, count }) => sum + choice.minor * count, 0) +
-        put.reduce((sum, { splitter, count }) => sum + splitter.minor * count, 0),
-      missingMinor: [...needed].reduce(
-        (sum, [item, count]) => sum + Math.max(0, count - (have.get(item) ?? 0)) * (price.get(item) ?? 0),
-        0,
-      ),
+      minor: bought.reduce((sum, { minor, n }) => sum + minor * n, bareMinor),
+      missingMinor: [...needed].reduce((sum, [item, n]) => sum + lacking(item, n), 0),
     }
   }
 
-  function features({ standards: stood, picks, splitters: put }: Solution): Feature[] {
-    const found: Feature[] = [...stood].map(([switcher, standard]) => ({
-      terms: [[inStandard(switcher, standard)!, 1]],
+  features({ standards, picks, splitters }: Solution): Feature[] {
+    const free = this.options.filter(({ demand }) => !demand.rigid)
+    const mine = picks.filter(({ demand }) => !demand.rigid)
+    const inStandard = [...standards].map(([switcher, standard]): Feature => ({
+      terms: [[this.inStandard(switcher, standard)!, 1]],
       now: 1,
     }))
     // Which of two alike boxes stands where is no difference; where a format is converted is one.
     const models = new Set([
-      ...picks.filter(({ demand }) => !demand.rigid).flatMap(({ choice }) => modelsOf(choice)),
-      ...put.map(({ splitter }) => splitter.model),
+      ...mine.flatMap(({ choice }) => modelsOf(choice)),
+      ...splitters.map(({ splitter }) => splitter.model),
     ])
-    for (const model of models) {
-      const terms = [
-        ...chosen
-          .filter(({ demand }) => !demand.rigid)
-          .map(({ choice, column }): [number, number] => [column, modelsOf(choice).filter(id => id === model).length]),
-        ...boxes.map(({ splitter, column }): [number, number] => [column, Number(splitter.model === model)]),
-      ].filter(([, factor]) => factor > 0)
-      found.push({
-        terms,
+    const ofModel = [...models].map((model): Feature => {
+      const inChoice = (choice: Means) => modelsOf(choice).filter(id => id === model).length
+      const inBox = (splitter: Splitter) => Number(splitter.model === model)
+      const terms: [number, number][] = [
+        ...free.map(({ choice, column }): [number, number] => [column, inChoice(choice)]),
+        ...this.boxes.map(({ splitter, column }): [number, number] => [column, inBox(splitter)]),
+      ]
+      return {
+        terms: terms.filter(([, factor]) => factor > 0),
         now:
-          picks
-            .filter(({ demand }) => !demand.rigid)
-            .reduce((sum, { choice, count }) => sum + count * modelsOf(choice).filter(id => id === model).length, 0) +
-          put.reduce((sum, { splitter, count }) => sum + (splitter.model === model ? count : 0), 0),
-      })
-    }
-    for (const demand of new Set(
-      picks.filter(({ demand, choice }) => !demand.rigid && choice.scales).map(pick => pick.demand),
-    )) {
-      const terms = chosen
-        .filter(one => one.demand === demand && one.choice.scales)
-        .map(({ column }): [number, number] => [column, 1])
-      found.push({
-        terms,
-        now: picks
-          .filter(pick => pick.demand === demand && pick.choice.scales)
-          .reduce((sum, { count }) => sum + count, 0),
-      })
-    }
-    return found
+          mine.reduce((sum, { choice, count }) => sum + count * inChoice(choice), 0) +
+          splitters.reduce((sum, { splitter, count }) => sum + count * inBox(splitter), 0),
+      }
+    })
+    const converted = mine.filter(({ choice }) => choice.scales)
+    const ofPlace = [...new Set(converted.map(({ demand }) => demand))].map((demand): Feature => ({
+      terms: free.filter(one => one.demand === demand && one.choice.scales).map(({ column }) => [column, 1]),
+      now: converted.filter(pick => pick.demand === demand).reduce((sum, { count }) => sum + count, 0),
+    }))
+    return [...inStandard, ...ofModel, ...ofPlace]
   }
-
-  return { program, read, features }
 }
 
 const modelsOf = ({ devices }: Means): string[] => (devices === '' ? [] : devices.split('+'))

@@ -1,11 +1,11 @@
 import { isCamera, portsOf, type Feed } from '#core/catalog'
-import { type DeviceNode, isSwitcher } from '#core/chain'
+import { type DeviceNode, type Run, isSwitcher } from '#core/chain'
 import { type Edit, type LinkEnd, own } from '#core/document'
 import { type Candidate, Draft, layWay, setFormat, shortTitle, wayTitle } from '#core/propose'
 import { formatLabel, sameFormat } from '#core/signal'
-import type { Picked, Solution } from './choose'
+import type { Solution } from './choose'
 import { inPhases, takeAway } from './lying'
-import type { Demand, Task } from './question'
+import type { Demand, Splitter, Task } from './question'
 
 /** One piece of a proposal, in words, that can be taken by itself. */
 export interface Change {
@@ -39,266 +39,274 @@ export function composed({ parts, shelf }: ChangeSet, chosen: (part: Change) => 
  * picture in picture; cameras by their numbers; feeders, then computers last; fill before key. What stays keeps its input.
  */
 export function layout(task: Task, solution: Solution): ChangeSet {
-  const {
-    plan,
-    checked: { traced },
-  } = task
-  const { chain } = traced
-  const draft = new Draft(plan)
-  const parts: Change[] = []
-  const part = (kind: Change['kind'], id: string, title: string, make: () => void, needs: readonly string[] = []) => {
-    const begin = draft.edits.length
-    make()
-    const edits = draft.edits.slice(begin).filter(edit => !isRow(edit))
-    if (edits.length) parts.push({ id, kind, title: title.slice(0, 160), edits, needs })
-  }
-  const nameOf = (device: string): string => plan.devices[device]!.name
-  const free = new Map([...task.sockets].map(([key, { ports }]) => [key, new Set(ports)]))
-  const labels = new Map<string, Set<string>>()
-  const occupied = new Set<string>()
+  return new Layouter(task, solution).laid()
+}
 
-  const loose = traced.runs.filter(
-    run => !run.beside && (!run.end || !run.origin) && run.links.every(({ wire }) => !own(task.bare.links, wire.id)),
-  )
-  if (loose.length)
-    part(
-      'tidy',
-      'tidy',
-      `Take away ${loose.length === 1 ? 'the cable' : `${loose.length} cables`} that lead${loose.length === 1 ? 's' : ''} nowhere`,
-      () => loose.forEach(run => takeAway(traced, run).forEach(edit => draft.edits.push(edit))),
+interface Box {
+  readonly id: string
+  readonly device: string
+  /** Outputs of it that nothing hangs on yet. */
+  readonly legs: string[]
+}
+
+class Layouter {
+  private readonly draft: Draft
+  private readonly nodes: ReadonlyMap<string, DeviceNode>
+  private readonly parts: Change[] = []
+  /** Ports of each class of sockets that nothing is plugged into yet. */
+  private readonly free: ReadonlyMap<string, Set<string>>
+  private readonly labels = new Map<string, Set<string>>()
+  private readonly occupied = new Set<string>()
+  private readonly boxes = new Map<string, Box[]>()
+
+  constructor(
+    private readonly task: Task,
+    private readonly solution: Solution,
+  ) {
+    this.draft = new Draft(task.plan)
+    this.nodes = task.checked.traced.chain.nodes
+    this.free = new Map([...task.sockets].map(([key, { ports }]) => [key, new Set(ports)]))
+  }
+
+  laid(): ChangeSet {
+    this.tidyLoose()
+    this.setStandards()
+    this.keep()
+    const moving = membersOf(this.solution).sort(
+      (a, b) => rank(a, this.nodes) - rank(b, this.nodes) || orderOf(a, this.nodes) - orderOf(b, this.nodes),
     )
-  const idle = task.demands.filter(
-    demand => demand.of === 'feeder' && demand.runs.length > 0 && !solution.picks.some(pick => pick.demand === demand),
-  )
-  for (const demand of idle)
-    part('tidy', demand.id, `Take away what leads on from ${demand.name}, which has no picture any more`, () =>
-      demand.runs.forEach(run => takeAway(traced, run).forEach(edit => draft.edits.push(edit))),
+    // Those whose name has a number come to the input of that number first.
+    for (const one of moving.filter(({ demand }) => demand.of !== 'sink')) one.ports.push(...this.inputsFor(one))
+    for (const { splitter, count } of this.solution.splitters)
+      for (let i = 0; i < count; i++) this.putSplitter(splitter, i)
+    for (const one of moving) {
+      if (one.demand.of === 'source') this.leadSource(one)
+      else if (one.demand.of === 'feeder') this.leadFeeder(one)
+      else this.leadSink(one)
+    }
+    if (moving.length) this.tidyLabels()
+    return { parts: this.parts, shelf: this.draft.edits.filter(isRow) }
+  }
+
+  private part(kind: Change['kind'], id: string, title: string, make: () => void, needs: readonly string[] = []): void {
+    const begin = this.draft.edits.length
+    make()
+    const edits = this.draft.edits.slice(begin).filter(edit => !isRow(edit))
+    if (edits.length) this.parts.push({ id, kind, title: title.slice(0, 160), edits, needs })
+  }
+
+  private nameOf(device: string): string {
+    return this.task.plan.devices[device]!.name
+  }
+
+  private takeAway(runs: readonly Run[]): void {
+    for (const run of runs) this.draft.edits.push(...takeAway(this.task.checked.traced, run))
+  }
+
+  /** Takes away what leads nowhere, and what leads on from a feeder that has no picture any more. */
+  private tidyLoose(): void {
+    const { demands, bare, checked } = this.task
+    const loose = checked.traced.runs.filter(
+      run => !run.beside && (!run.end || !run.origin) && run.links.every(({ wire }) => !own(bare.links, wire.id)),
     )
-  const changed = [...solution.standards].filter(
-    ([switcher, format]) =>
-      !chain.nodes.get(switcher)!.device.standard || !sameFormat(chain.nodes.get(switcher)!.standard!, format),
-  )
-  if (changed.length) {
-    const same = changed.every(([, format]) => sameFormat(format, changed[0]![1]))
-    part(
-      'standard',
-      'standard',
-      same
-        ? `Set ${changed.map(([switcher]) => nameOf(switcher)).join(', ')} to ${formatLabel(changed[0]![1])}`
-        : changed.map(([switcher, format]) => `set ${nameOf(switcher)} to ${formatLabel(format)}`).join(', '),
-      () => changed.forEach(([switcher, format]) => draft.set(['devices', switcher, 'standard'], format)),
+    const [what, s] = loose.length === 1 ? ['the cable', 's'] : [`${loose.length} cables`, '']
+    if (loose.length) this.part('tidy', 'tidy', `Take away ${what} that lead${s} nowhere`, () => this.takeAway(loose))
+    const { picks } = this.solution
+    for (const demand of demands)
+      if (demand.of === 'feeder' && demand.runs.length > 0 && !picks.some(pick => pick.demand === demand))
+        this.part('tidy', demand.id, `Take away what leads on from ${demand.name}, which has no picture any more`, () =>
+          this.takeAway(demand.runs),
+        )
+  }
+
+  private setStandards(): void {
+    const changed = [...this.solution.standards].filter(([switcher, format]) => {
+      const { device, standard } = this.nodes.get(switcher)!
+      return !device.standard || !sameFormat(standard!, format)
+    })
+    if (changed.length === 0) return
+    const first = changed[0]![1]
+    const title = changed.every(([, format]) => sameFormat(format, first))
+      ? `Set ${changed.map(([switcher]) => this.nameOf(switcher)).join(', ')} to ${formatLabel(first)}`
+      : changed.map(([switcher, format]) => `set ${this.nameOf(switcher)} to ${formatLabel(format)}`).join(', ')
+    this.part('standard', 'standard', title, () =>
+      changed.forEach(([switcher, format]) => this.draft.set(['devices', switcher, 'standard'], format)),
     )
   }
-  // What stays holds its sockets before anything else is put anywhere.
-  const stays = (pick: Picked) => pick.choice.keep !== undefined
-  for (const { demand } of solution.picks.filter(stays)) {
-    for (const run of demand.runs) {
-      for (const end of [run.origin, run.end]) {
-        if (!end) continue
-        for (const [key, { device }] of task.sockets) if (device === end.device) free.get(key)!.delete(end.port)
-        occupied.add(`${end.device}/${end.port}`)
+
+  /** What stays holds its sockets before anything else is put anywhere. */
+  private keep(): void {
+    const kept = this.solution.picks.filter(({ choice }) => choice.keep !== undefined)
+    for (const { origin, end } of kept.flatMap(({ demand }) => demand.runs)) {
+      for (const socket of [origin, end]) {
+        if (!socket) continue
+        for (const [key, { device }] of this.task.sockets)
+          if (device === socket.device) this.free.get(key)!.delete(socket.port)
+        this.occupied.add(`${socket.device}/${socket.port}`)
       }
     }
+    for (const { demand, choice } of kept)
+      if (choice.keep!.length)
+        this.part('source', demand.id, `Set ${demand.name} to ${settingWords(choice.keep!)}`, () =>
+          choice.keep!.forEach(edit => this.draft.edits.push(edit)),
+        )
   }
-  for (const { demand, choice } of solution.picks.filter(stays))
-    if (choice.keep!.length)
-      part('source', demand.id, `Set ${demand.name} to ${settingWords(choice.keep!)}`, () =>
-        choice.keep!.forEach(edit => draft.edits.push(edit)),
-      )
 
-  const moving = membersOf(solution).sort(
-    (a, b) => rank(a, chain.nodes) - rank(b, chain.nodes) || orderOf(a, chain.nodes) - orderOf(b, chain.nodes),
-  )
-  // Those whose name has a number come to the input of that number first.
-  for (const one of moving.filter(({ demand }) => demand.of !== 'sink')) one.ports.push(...inputsFor(one))
-  const boxes = new Map<string, { device: string; legs: string[]; id: string }[]>()
-  for (const { splitter, count } of solution.splitters) {
-    for (let i = 0; i < count; i++) {
-      const out = [...free.get(splitter.takes)!][0]!
-      free.get(splitter.takes)!.delete(out)
-      const id = `splitter:${splitter.id}/${i}`
-      part(
-        'splitter',
-        id,
-        `Put a ${shortTitle(splitter.row.title)} at ${nameOf(splitter.switcher)} output ${numberOf(chain.nodes.get(splitter.switcher)!, out)}`,
-        () => {
-          point(splitter.switcher, out, splitter.feed)
-          const device = draft.device({
-            model: draft.model(splitter.model),
-            name: `${shortTitle(splitter.row.title)}, ${nameOf(splitter.switcher)}`.slice(0, 120),
-            order: 0,
-          })
-          layWay(
-            draft,
-            splitter.lead,
-            { device: splitter.switcher, port: out },
-            { device, port: splitter.inPort },
-            nameOf(splitter.switcher),
-          )
-          boxes.set(splitter.id, [...(boxes.get(splitter.id) ?? []), { device, legs: [...splitter.legs], id }])
-        },
-      )
-    }
+  private putSplitter(splitter: Splitter, nth: number): void {
+    const { draft } = this
+    const out = this.take(splitter.takes)
+    const id = `splitter:${splitter.id}/${nth}`
+    const at = this.nameOf(splitter.switcher)
+    const name = shortTitle(splitter.row.title)
+    const title = `Put a ${name} at ${at} output ${numberOf(this.nodes.get(splitter.switcher)!, out)}`
+    this.part('splitter', id, title, () => {
+      this.point(splitter.switcher, out, splitter.feed)
+      const device = draft.device({
+        model: draft.model(splitter.model),
+        name: `${name}, ${at}`.slice(0, 120),
+        order: 0,
+      })
+      const from = { device: splitter.switcher, port: out }
+      layWay(draft, splitter.lead, from, { device, port: splitter.inPort }, at)
+      this.boxes.set(splitter.id, [...(this.boxes.get(splitter.id) ?? []), { device, legs: [...splitter.legs], id }])
+    })
   }
-  for (const { demand, member, way, leg, ports, takes } of moving) {
-    const node = chain.nodes.get(member)!
-    const replaced = demand.runs.filter(run =>
-      demand.of === 'sink' ? run.end!.device === member : run.origin!.device === member,
-    )
-    const away = () => replaced.forEach(run => takeAway(traced, run).forEach(edit => draft.edits.push(edit)))
-    if (demand.of === 'source') {
-      const switcher = chain.nodes.get(task.sockets.get(takes[0]!)!.device)!
-      part(
-        'source',
-        `${demand.id}/${member}`,
-        `${nameOf(member)} to ${nameOf(switcher.id)} input ${ports.map(port => numberOf(switcher, port)).join(' and ')} by ${wayTitle(way)}${way.from.set ? `, set to ${formatLabel(way.from.signal.format)}` : ''}`,
-        () => {
-          away()
-          demand.ends.forEach((end, i) => {
-            const out = end || way.from.portId
-            if (
-              !own(node.device.ports, out)?.format ||
-              !sameFormat(own(node.device.ports, out)!.format!, way.from.signal.format)
-            )
-              setFormat(draft, node, out, way.from.signal.format)
-            layWay(
-              draft,
-              way,
-              { device: member, port: out },
-              { device: switcher.id, port: ports[i]! },
-              nameOf(member),
-              replaced[i]?.id,
-            )
-            label(switcher, ports[i]!, end ? end.toUpperCase() : node.device.name)
-          })
-        },
-      )
-    } else if (demand.of === 'feeder') {
-      const [outKey, inKey] = takes as [string, string]
-      const parent = chain.nodes.get(task.sockets.get(inKey)!.device)!
-      const out = outputFor(outKey, 'program')
-      part(
-        'feeder',
-        demand.id,
-        `${nameOf(member)} program to ${nameOf(parent.id)} input ${numberOf(parent, ports[0]!)} by ${wayTitle(way)}`,
-        () => {
-          away()
-          point(member, out, 'program')
-          layWay(
-            draft,
-            way,
-            { device: member, port: out },
-            { device: parent.id, port: ports[0]! },
-            nameOf(member),
-            replaced[0]?.id,
-          )
-          label(parent, ports[0]!, node.device.name)
-        },
-      )
-    } else {
-      const end = task.sockets.get(takes.at(-1)!)!
-      const input = [...free.get(end.key)!][0]!
-      free.get(end.key)!.delete(input)
-      const box = leg === undefined ? undefined : boxes.get(leg)!.find(({ legs }) => legs.length)
-      const from: LinkEnd = box
-        ? { device: box.device, port: box.legs.shift()! }
-        : { device: task.sockets.get(takes[0]!)!.device, port: outputFor(takes[0]!, demand.feed!) }
-      const title = box
-        ? `Splitter, ${demand.feed}, to ${nameOf(member)} by ${wayTitle(way)}`
-        : `${nameOf(from.device)} output ${numberOf(chain.nodes.get(from.device)!, from.port)}, ${demand.feed}, to ${nameOf(member)} by ${wayTitle(way)}`
-      part(
-        'sink',
-        demand.id,
-        title,
-        () => {
-          away()
-          if (!box) point(from.device, from.port, demand.feed!)
-          layWay(draft, way, from, { device: member, port: input }, nameOf(member), replaced[0]?.id)
-          if (demand.assumed)
-            draft.edits.push({
-              do: 'add',
-              collection: 'wants',
-              id: `${member}-sees`.slice(0, 64).replace(/-+$/, ''),
-              value: { sink: member, feed: demand.feed! },
-            })
-        },
-        box ? [box.id] : [],
-      )
-    }
-  }
-  // A label that no picture stands behind any more would lie.
-  const stale = [...chain.nodes.values()]
-    .filter(isSwitcher)
-    .flatMap(({ id, device, model }) =>
-      portsOf(model, 'in').flatMap(([port]) =>
-        own(device.ports, port)?.label !== undefined &&
-        !occupied.has(`${id}/${port}`) &&
-        !Object.values(task.bare.links).some(({ to }) => to?.device === id && to.port === port)
-          ? [[id, port] as const]
-          : [],
-      ),
-    )
-  if (stale.length && moving.length)
-    part('tidy', 'labels', `Take ${stale.length} label${stale.length === 1 ? '' : 's'} off inputs that fall free`, () =>
-      stale.forEach(([id, port]) => draft.set(['devices', id, 'ports', port, 'label'])),
-    )
-  return { parts, shelf: draft.edits.filter(isRow) }
 
-  function point(switcher: string, out: string, feed: Feed): void {
-    const node = chain.nodes.get(switcher)!
-    if ((own(node.device.ports, out)?.feed ?? node.model.ports[out]!.feeds?.[0]) !== feed)
-      draft.set(['devices', switcher, 'ports', out, 'feed'], feed)
+  private leadSource({ demand, member, way, ports, takes }: Moving): void {
+    const { draft } = this
+    const node = this.nodes.get(member)!
+    const switcher = this.nodes.get(this.task.sockets.get(takes[0]!)!.device)!
+    const { format } = way.from.signal
+    const inputs = ports.map(port => numberOf(switcher, port)).join(' and ')
+    const set = way.from.set ? `, set to ${formatLabel(format)}` : ''
+    const title = `${this.nameOf(member)} to ${this.nameOf(switcher.id)} input ${inputs} by ${wayTitle(way)}${set}`
+    this.part('source', `${demand.id}/${member}`, title, () => {
+      const replaced = demand.runs.filter(run => run.origin!.device === member)
+      this.takeAway(replaced)
+      demand.ends.forEach((end, i) => {
+        const out = end || way.from.portId
+        const now = own(node.device.ports, out)?.format
+        if (!now || !sameFormat(now, format)) setFormat(draft, node, out, format)
+        const to = { device: switcher.id, port: ports[i]! }
+        layWay(draft, way, { device: member, port: out }, to, this.nameOf(member), replaced[i]?.id)
+        this.label(switcher, ports[i]!, end ? end.toUpperCase() : node.device.name)
+      })
+    })
+  }
+
+  private leadFeeder({ demand, member, way, ports, takes }: Moving): void {
+    const [outKey, inKey] = takes as [string, string]
+    const next = this.nodes.get(this.task.sockets.get(inKey)!.device)!
+    const [input] = ports as [string]
+    const out = this.outputFor(outKey, 'program')
+    const title = `${this.nameOf(member)} program to ${this.nameOf(next.id)} input ${numberOf(next, input)} by ${wayTitle(way)}`
+    this.part('feeder', demand.id, title, () => {
+      const replaced = demand.runs.filter(run => run.origin!.device === member)
+      this.takeAway(replaced)
+      this.point(member, out, 'program')
+      const to = { device: next.id, port: input }
+      layWay(this.draft, way, { device: member, port: out }, to, this.nameOf(member), replaced[0]?.id)
+      this.label(next, input, this.nodes.get(member)!.device.name)
+    })
+  }
+
+  private leadSink({ demand, member, way, leg, takes }: Moving): void {
+    const feed = demand.feed!
+    const input = this.take(takes.at(-1)!)
+    const box = leg === undefined ? undefined : this.boxes.get(leg)!.find(({ legs }) => legs.length)
+    const from: LinkEnd = box
+      ? { device: box.device, port: box.legs.shift()! }
+      : { device: this.task.sockets.get(takes[0]!)!.device, port: this.outputFor(takes[0]!, feed) }
+    const output = box
+      ? 'Splitter'
+      : `${this.nameOf(from.device)} output ${numberOf(this.nodes.get(from.device)!, from.port)}`
+    const title = `${output}, ${feed}, to ${this.nameOf(member)} by ${wayTitle(way)}`
+    const make = () => {
+      const replaced = demand.runs.filter(run => run.end!.device === member)
+      this.takeAway(replaced)
+      if (!box) this.point(from.device, from.port, feed)
+      layWay(this.draft, way, from, { device: member, port: input }, this.nameOf(member), replaced[0]?.id)
+      if (!demand.assumed) return
+      const id = `${member}-sees`.slice(0, 64).replace(/-+$/, '')
+      this.draft.edits.push({ do: 'add', collection: 'wants', id, value: { sink: member, feed } })
+    }
+    this.part('sink', demand.id, title, make, box ? [box.id] : [])
+  }
+
+  /** A label that no picture stands behind any more would lie. */
+  private tidyLabels(): void {
+    const { bare } = this.task
+    const stale = [...this.nodes.values()].filter(isSwitcher).flatMap(({ id, device, model }) =>
+      portsOf(model, 'in').flatMap(([port]) => {
+        if (own(device.ports, port)?.label === undefined || this.occupied.has(`${id}/${port}`)) return []
+        const wired = Object.values(bare.links).some(({ to }) => to?.device === id && to.port === port)
+        return wired ? [] : [[id, port] as const]
+      }),
+    )
+    const s = stale.length === 1 ? '' : 's'
+    if (stale.length)
+      this.part('tidy', 'labels', `Take ${stale.length} label${s} off inputs that fall free`, () =>
+        stale.forEach(([id, port]) => this.draft.set(['devices', id, 'ports', port, 'label'])),
+      )
+  }
+
+  private feedAt(switcher: string, out: string): string | undefined {
+    const { device, model } = this.nodes.get(switcher)!
+    return own(device.ports, out)?.feed ?? model.ports[out]!.feeds?.[0]
+  }
+
+  private point(switcher: string, out: string, feed: Feed): void {
+    if (this.feedAt(switcher, out) !== feed) this.draft.set(['devices', switcher, 'ports', out, 'feed'], feed)
+  }
+
+  /** The first free port of a class. */
+  private take(key: string, best: (port: string) => boolean = () => true): string {
+    const ports = [...this.free.get(key)!]
+    const port = ports.find(best) ?? ports[0]!
+    this.free.get(key)!.delete(port)
+    return port
   }
 
   /** A free output of a class; best one that is pointed at the feed already. */
-  function outputFor(key: string, feed: string): string {
-    const { device, port } = task.sockets.get(key)!
-    const ports = [...free.get(key)!]
-    const chosen =
-      ports.find(id => (own(chain.nodes.get(device)!.device.ports, id)?.feed ?? port.feeds?.[0]) === feed) ?? ports[0]!
-    free.get(key)!.delete(chosen)
-    return chosen
+  private outputFor(key: string, feed: string): string {
+    const { device } = this.task.sockets.get(key)!
+    return this.take(key, port => this.feedAt(device, port) === feed)
   }
 
-  function inputsFor({ demand, member, takes }: Moving): string[] {
+  private inputsFor({ demand, member, takes }: Moving): string[] {
     const key = takes.at(-1)!
-    const { device, ports } = task.sockets.get(key)!
-    const open = ports.filter(id => free.get(key)!.has(id))
-    const switcher = chain.nodes.get(device)!
-    const { inset } = switcher.model
-    const number = /(\d+)\s*$/.exec(nameOf(member))?.[1]
-    const take = (): string => {
-      const named =
-        number === undefined || demand.ends.length > 1
-          ? undefined
-          : open.find(id => switcher.model.ports[id]!.number === Number(number))
-      const first = demand.safe ? (open.find(id => id === inset) ?? open[0]) : undefined
+    const { device, ports } = this.task.sockets.get(key)!
+    const open = ports.filter(id => this.free.get(key)!.has(id))
+    const { model } = this.nodes.get(device)!
+    const number = demand.ends.length > 1 ? undefined : /(\d+)\s*$/.exec(this.nameOf(member))?.[1]
+    const hasSafe = this.task.demands.some(({ safe }) => safe)
+    return demand.ends.map(() => {
+      const named = number === undefined ? undefined : open.find(id => model.ports[id]!.number === Number(number))
+      const first = demand.safe ? (open.find(id => id === model.inset) ?? open[0]) : undefined
       // The picture in picture is kept for the safe shot, where there is one.
-      const plain = open.filter(id => id !== inset || demand.of === 'feeder' || !task.demands.some(({ safe }) => safe))
-      const chosen = first ?? named ?? plain[0] ?? open[0]!
+      const plain = open.find(id => id !== model.inset || demand.of === 'feeder' || !hasSafe)
+      const chosen = first ?? named ?? plain ?? open[0]!
       open.splice(open.indexOf(chosen), 1)
-      free.get(key)!.delete(chosen)
-      occupied.add(`${device}/${chosen}`)
+      this.free.get(key)!.delete(chosen)
+      this.occupied.add(`${device}/${chosen}`)
       return chosen
-    }
-    return demand.ends.map(take)
+    })
   }
 
-  function label(switcher: DeviceNode, port: string, name: string): void {
+  private label({ id: switcher, device: { ports = {} } }: DeviceNode, port: string, name: string): void {
     const taken =
-      labels.get(switcher.id) ??
+      this.labels.get(switcher) ??
       new Set(
-        Object.entries(switcher.device.ports ?? {}).flatMap(([id, { label: text }]) =>
-          text !== undefined && occupied.has(`${switcher.id}/${id}`) && id !== port ? [text] : [],
+        Object.entries(ports).flatMap(([id, { label }]) =>
+          label !== undefined && this.occupied.has(`${switcher}/${id}`) && id !== port ? [label] : [],
         ),
       )
-    labels.set(switcher.id, taken)
+    this.labels.set(switcher, taken)
     const short = shortLabel(name)
     let text = short
     for (let n = 2; taken.has(text); n++) text = `${short} ${n}`
     taken.add(text)
-    if (own(switcher.device.ports, port)?.label !== text)
-      draft.set(['devices', switcher.id, 'ports', port, 'label'], text)
+    if (own(ports, port)?.label !== text) this.draft.set(['devices', switcher, 'ports', port, 'label'], text)
   }
 }
 

@@ -106,6 +106,92 @@ const PHASE: Readonly<Record<Edit['do'], number>> = { disconnect: 0, remove: 1, 
 /** Edits in an order that holds whichever parts they come from: away, out, settings, new things, new cables. */
 export const inPhases = (edits: readonly Edit[]): Edit[] => [...edits].sort((a, b) => PHASE[a.do] - PHASE[b.do])
 
+/** The plan with every switcher set to a standard, and what else was set for it. */
+interface Trial {
+  readonly traced: Traced
+  readonly standardOf: (switcher: string) => VideoFormat
+  /** Edits at a device's own runs. */
+  readonly setsOf: (device: string) => readonly Edit[]
+  readonly runOf: (id: string) => Run | undefined
+}
+
+type Sets = ReadonlyMap<string, readonly Edit[]>
+
+/** Each source set to a format, where it can be. */
+function sourcesSet({ plan, chain, runs }: Traced, format: VideoFormat): Sets {
+  const sets = new Map<string, readonly Edit[]>()
+  for (const run of runs) {
+    const node = run.origin && chain.nodes.get(run.origin.device)
+    if (!node || run.beside || node.model.role !== 'source' || !run.end) continue
+    const now = own(node.device.ports, run.origin.port)?.format
+    if (now && sameFormat(now, format)) continue
+    const draft = new Draft(plan)
+    if (!setFormat(draft, node, run.origin.port, format)) continue
+    const before = sets.get(node.id) ?? []
+    const told = new Set(before.map(edit => JSON.stringify(edit)))
+    sets.set(node.id, [...before, ...draft.edits.filter(edit => !told.has(JSON.stringify(edit)))])
+  }
+  return sets
+}
+
+/** The last scaler before a switcher set to a format, where it can be. */
+function scalersSet({ plan, chain, runs }: Traced, format: VideoFormat): Sets {
+  const sets = new Map<string, readonly Edit[]>()
+  for (const run of runs) {
+    if (run.beside || !run.origin || !run.end || !isSwitcher(chain.nodes.get(run.end.device)!)) continue
+    const from = run.links
+      .slice(1)
+      .map(({ wire }) => wire.from!)
+      .findLast(({ node, portId }) => node.model.paths.some(path => path.format === 'port' && path.to.includes(portId)))
+    if (!from) continue
+    const makes = makesInAnyMode(from.node.model, from.portId).flatMap(({ sets: made }) => [...made])
+    const draft = new Draft(plan)
+    if (setsContain(makes, format) && setFormat(draft, from.node, from.portId, format))
+      sets.set(run.origin.device, [...(sets.get(run.origin.device) ?? []), ...draft.edits])
+  }
+  return sets
+}
+
+const NOTHING_SET: Sets = new Map()
+
+/** Sets every switcher to each standard in turn: with sources as they are, set to it, and with scalers set to it. */
+function trials(traced: Traced, switchers: readonly SwitcherTask[]): Trial[] {
+  const { plan } = traced
+  const formats: VideoFormat[] = []
+  for (const format of switchers.flatMap(({ standards }) => standards))
+    if (!formats.some(known => sameFormat(known, format))) formats.push(format)
+  return [undefined, ...formats].flatMap(format => {
+    const standards = new Map(
+      switchers.map(({ node, standards: able }) => [
+        node.id,
+        format && able.some(one => sameFormat(one, format)) ? format : node.standard!,
+      ]),
+    )
+    const base = switchers.flatMap(({ node }): Edit[] => {
+      const standard = standards.get(node.id)!
+      return sameFormat(standard, node.standard!)
+        ? []
+        : [{ do: 'set', at: ['devices', node.id, 'standard'], value: standard }]
+    })
+    const others = format ? [sourcesSet(traced, format), scalersSet(traced, format)].filter(({ size }) => size) : []
+    return [NOTHING_SET, ...others].flatMap(sets => {
+      const applied = applyEdits(plan, [...base, ...[...sets.values()].flat()])
+      return applied.ok ? [trialOf(traced, applied.value.plan, standards, sets)] : []
+    })
+  })
+}
+
+function trialOf(traced: Traced, plan: Plan, standards: ReadonlyMap<string, VideoFormat>, sets: Sets): Trial {
+  const tried = plan === traced.plan ? traced : tracedOf(plan)
+  let runs: ReadonlyMap<string, Run> | undefined
+  return {
+    traced: tried,
+    standardOf: id => standards.get(id)!,
+    setsOf: id => sets.get(id) ?? [],
+    runOf: id => (runs ??= new Map(tried.runs.map(run => [run.id, run]))).get(id),
+  }
+}
+
 /**
  * What lies already, in each standard: tried by setting every switcher to it, with sources as they are, with sources set
  * to it, and with the last scaler before a switcher set to it. Returns the choices that leave a device's runs lit.
@@ -116,159 +202,86 @@ export function keepers(
   flexible: ReadonlySet<Run>,
   classOf: (end: LinkEnd) => string | undefined,
 ) {
-  const { plan, chain, runs } = traced
-  const formats: VideoFormat[] = []
-  for (const { standards } of switchers)
-    for (const format of standards) if (!formats.some(known => sameFormat(known, format))) formats.push(format)
-  const tries: {
-    traced: Traced
-    standardOf: (switcher: string) => VideoFormat
-    setsOf: (device: string) => readonly Edit[]
-  }[] = []
-  const asIs = new Map(switchers.map(({ node }) => [node.id, node.standard!]))
-  for (const format of [undefined, ...formats]) {
-    const standards = new Map(
-      switchers.map(({ node, standards: able }) => [
-        node.id,
-        format && able.some(one => sameFormat(one, format)) ? format : node.standard!,
-      ]),
-    )
-    const base: Edit[] = [...standards].flatMap(([id, standard]): Edit[] =>
-      sameFormat(standard, asIs.get(id)!) ? [] : [{ do: 'set', at: ['devices', id, 'standard'], value: standard }],
-    )
-    for (const how of ['as-is', 'source', 'scaler'] as const) {
-      if (!format && how !== 'as-is') continue
-      const sets = new Map<string, readonly Edit[]>()
-      if (format && how === 'source') {
-        for (const run of runs) {
-          const node = run.origin && chain.nodes.get(run.origin.device)
-          if (!node || run.beside || node.model.role !== 'source' || !run.end) continue
-          const draft = new Draft(plan)
-          if (
-            own(node.device.ports, run.origin.port)?.format &&
-            sameFormat(own(node.device.ports, run.origin.port)!.format!, format)
-          )
-            continue
-          if (setFormat(draft, node, run.origin.port, format))
-            sets.set(node.id, [
-              ...(sets.get(node.id) ?? []),
-              ...draft.edits.filter(
-                edit => !sets.get(node.id)?.some(known => JSON.stringify(known) === JSON.stringify(edit)),
-              ),
-            ])
-        }
-      }
-      if (format && how === 'scaler') {
-        for (const run of runs) {
-          if (run.beside || !run.origin || !run.end || !isSwitcher(chain.nodes.get(run.end.device)!)) continue
-          const last = run.links
-            .slice(1)
-            .findLast(({ wire }) =>
-              wire.from!.node.model.paths.some(path => path.format === 'port' && path.to.includes(wire.from!.portId)),
-            )
-          const from = last?.wire.from
-          if (
-            !from ||
-            !setsContain(
-              makesInAnyMode(from.node.model, from.portId).flatMap(({ sets: made }) => [...made]),
-              format,
-            )
-          )
-            continue
-          const draft = new Draft(plan)
-          if (setFormat(draft, from.node, from.portId, format))
-            sets.set(run.origin.device, [...(sets.get(run.origin.device) ?? []), ...draft.edits])
-        }
-      }
-      if (how !== 'as-is' && sets.size === 0) continue
-      const applied = applyEdits(plan, [...base, ...[...sets.values()].flat()])
-      if (!applied.ok) continue
-      tries.push({
-        traced: applied.value.plan === plan ? traced : tracedOf(applied.value.plan),
-        standardOf: id => standards.get(id)!,
-        setsOf: id => sets.get(id) ?? [],
-      })
-    }
-  }
-  const known = new Map<Traced, ReadonlyMap<string, Run>>()
-  const runIn = (other: Traced, id: string): Run | undefined => {
-    let map = known.get(other)
-    if (!map) {
-      map = new Map(other.runs.map(run => [run.id, run]))
-      known.set(other, map)
-    }
-    return map.get(id)
-  }
+  const tries = trials(traced, switchers)
+  const isSwitcherOfTask = (id: string) => switchers.some(({ node }) => node.id === id)
   return (device: string, mine: readonly Run[], rigid: boolean): Means[] => {
     const litNow = mine.filter(({ lit }) => lit)
     const must = rigid && litNow.length ? litNow : mine
+    const ends = mine.flatMap(({ origin, end }) => [origin, end]).filter(end => end !== undefined)
+    const touched = new Set(ends.map(end => end.device).filter(isSwitcherOfTask))
+    const gear = rigid ? { ...NO_GEAR } : gearOf(traced.plan, mine)
+    const takes = flexible.has(mine[0]!) ? ends.flatMap(end => classOf(end) ?? []) : []
+    const entered = must[0]!.end?.device
+    const switcher = entered !== undefined && isSwitcherOfTask(entered) ? entered : must[0]!.origin!.device
     const found = new Map<string, Means>()
-    for (const { traced: tried, standardOf, setsOf } of tries) {
-      const there = must.map(run => runIn(tried, run.id))
+    for (const trial of tries) {
+      const there = must.map(run => trial.runOf(run.id))
       if (there.some(run => !run?.lit)) continue
-      const touched = new Set(
-        mine
-          .flatMap(run => [run.origin?.device, run.end?.device])
-          .filter(id => id !== undefined && switchers.some(({ node }) => node.id === id)) as string[],
-      )
-      const needs = [...touched].map(id => [id, standardOf(id)] as const)
-      const sets = setsOf(device)
+      const needs = [...touched].map(id => [id, trial.standardOf(id)] as const)
+      const sets = trial.setsOf(device)
       const key = JSON.stringify(needs)
       if (found.has(key) && found.get(key)!.settings <= sets.length) continue
-      const switcher =
-        must[0]!.end && switchers.some(({ node }) => node.id === must[0]!.end!.device)
-          ? must[0]!.end.device
-          : must[0]!.origin!.device
-      const last = there[0]!.links.at(-1)!
-      const first = there[0]!.links[0]!
-      const arrives = last.signal!.format
-      const port = last.wire.to!.port!
-      const behind = touched.has(last.wire.to!.node.id) ? standardOf(last.wire.to!.node.id) : undefined
-      const switcherTask = switchers.find(({ node }) => node.id === switcher)
-      const path = switcherTask?.node.model.paths.find(({ format }) => format === 'standard')
-      const links = rigid ? [] : mine.flatMap(run => run.links)
-      const devices = rigid ? [] : mine.flatMap(run => run.links.slice(1).map(({ wire }) => wire.from!.node))
+      const owner = switchers.find(({ node }) => node.id === switcher)
+      const fromSource = traced.chain.nodes.get(device)!.model.role === 'source'
       found.set(key, {
         switcher,
         needs,
         keep: sets,
-        takes: mine
-          .flatMap(run => [run.origin, run.end])
-          .filter(end => end !== undefined)
-          .flatMap(end => (flexible.has(mine[0]!) && classOf(end) ? [classOf(end)!] : [])),
-        items: [
-          ...links.flatMap(({ wire }) => linkItems(plan, wire.link)),
-          ...devices.map(node => `model:${node.device.model}`),
-        ],
-        minor:
-          links.reduce((sum, { wire }) => sum + linkMinor(plan, wire.link), 0) +
-          devices.reduce((sum, node) => sum + node.model.priceMinor, 0),
-        watts: devices.reduce((sum, node) => sum + node.model.watts, 0),
-        delayMs:
-          last.signal!.delay.typ -
-          first.signal!.delay.typ +
-          (behind ? delayMs(port.delay, behind).typ : 0) +
-          (behind && path && switcherTask && !switcherTask.root && chain.nodes.get(device)!.model.role === 'source'
-            ? delayMs(path.delay, behind).typ
-            : 0),
-        steps: conversionSteps(first.signal!.format, arrives) + (behind ? conversionSteps(arrives, behind) : 0),
-        risk: must.reduce(
-          (sum, run) =>
-            sum +
-            runIn(tried, run.id)!.links.filter(
-              ({ figures, signal }) => figures?.caution || (signal && signal.fills < 1),
-            ).length,
-          0,
-        ),
+        takes,
+        ...gear,
+        ...carriedBy(there[0]!, touched, trial, owner && !owner.root && fromSource ? owner : undefined),
+        risk: there.reduce((sum, run) => sum + risksOf(run!), 0),
         settings: sets.length,
         moved: 0,
-        devices: devices.map(node => node.device.model).join('+'),
-        scales: devices.some(({ model }) => model.paths.some(({ format }) => format === 'port')),
       })
     }
     return [...found.values()]
   }
 }
+
+/** The cables and devices of runs, with what they cost. */
+function gearOf(plan: Plan, runs: readonly Run[]): Pick<Means, 'items' | 'minor' | 'watts' | 'devices' | 'scales'> {
+  const links = runs.flatMap(run => run.links)
+  const nodes = runs.flatMap(run => run.links.slice(1).map(({ wire }) => wire.from!.node))
+  return {
+    items: [
+      ...links.flatMap(({ wire }) => linkItems(plan, wire.link)),
+      ...nodes.map(node => `model:${node.device.model}`),
+    ],
+    minor:
+      links.reduce((sum, { wire }) => sum + linkMinor(plan, wire.link), 0) +
+      nodes.reduce((sum, node) => sum + node.model.priceMinor, 0),
+    watts: nodes.reduce((sum, node) => sum + node.model.watts, 0),
+    devices: nodes.map(node => node.device.model).join('+'),
+    scales: nodes.some(({ model }) => model.paths.some(({ format }) => format === 'port')),
+  }
+}
+
+const NO_GEAR = { items: [], minor: 0, watts: 0, devices: '', scales: false } as const
+
+/** Delay and conversions of a run, with those of the input that it enters; a feeder adds its own to a source's. */
+function carriedBy(
+  { links }: Run,
+  touched: ReadonlySet<string>,
+  { standardOf }: Trial,
+  feeder: SwitcherTask | undefined,
+): Pick<Means, 'delayMs' | 'steps'> {
+  const [first, last] = [links[0]!, links.at(-1)!]
+  const { node, port } = last.wire.to!
+  const arrives = last.signal!.format
+  const travelled = last.signal!.delay.typ - first.signal!.delay.typ
+  const converted = conversionSteps(first.signal!.format, arrives)
+  if (!touched.has(node.id)) return { delayMs: travelled, steps: converted }
+  const behind = standardOf(node.id)
+  const path = feeder?.node.model.paths.find(({ format }) => format === 'standard')
+  return {
+    delayMs: travelled + delayMs(port!.delay, behind).typ + (path ? delayMs(path.delay, behind).typ : 0),
+    steps: converted + conversionSteps(arrives, behind),
+  }
+}
+
+const risksOf = ({ links }: Run): number =>
+  links.filter(({ figures, signal }) => figures?.caution || (signal && signal.fills < 1)).length
 
 /** The pieces and adapters of a link, as kit lines call them. */
 const linkItems = (plan: Plan, link: Link): string[] => [
