@@ -64,24 +64,26 @@ async function inTurn(...steps) {
 try {
   await install()
   chromium()
-  // Two cores: what only reads the sources runs beside what needs the build.
+  const walks = onOutput =>
+    counted(
+      () => ['exec', '--', 'playwright', 'test', '--reporter=list,json'],
+      file => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: file, NO_COLOR: '1' }),
+      json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
+      onOutput,
+    )
+  // Two cores: the walks need the build, and take as long as all the rest. Types write where the build does, so they wait for it.
+  const built = step('build', onOutput => single(build(onOutput)))
   await Promise.all([
-    inTurn(['lint', script('lint')], ['unit tests', vitest()]),
-    inTurn(
-      ['types', script('types')],
-      ['build', onOutput => single(build(onOutput))],
-      ['server tests', vitest('vitest.server.config.ts')],
-      [
-        'browser tests',
-        onOutput =>
-          counted(
-            () => ['exec', '--', 'playwright', 'test', '--reporter=list,json'],
-            file => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: file, NO_COLOR: '1' }),
-            json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
-            onOutput,
-          ),
-      ],
-    ),
+    step('lint', script('lint'))
+      .then(() => built)
+      .then(() =>
+        inTurn(
+          ['types', script('types')],
+          ['unit tests', vitest()],
+          ['server tests', vitest('vitest.server.config.ts')],
+        ),
+      ),
+    built.then(() => step('browser tests', walks)),
   ])
 } catch (error) {
   console.error(`interlumen: ${error.message}`)

@@ -10,6 +10,7 @@ import { partsOf, type LanePart } from '~/board/parts'
 import { useBoardStore } from '~/board/selection'
 import { useUnits } from '~/shell/look'
 import { usePlanStore } from '~/plan/store'
+import { smallWidth } from '~/ui/text-width'
 
 const props = defineProps<{ board: Board }>()
 const emit = defineEmits<{
@@ -172,13 +173,11 @@ function reservedFor(device: string, port: string): string | undefined {
   return store.plan?.devices[device]?.ports?.[port]?.reserved
 }
 
-const LETTER = 7.4
-
 /** Where the reason of a lane's dark end is written: it ends with its hop, and reaches back as far as its words need. */
 function reasonSpan({ x0, segments }: PlacedLane): readonly [number, number] {
   const dark = segments.find(({ hop }) => hop.is === 'cable' && hop.reason)
   if (dark?.hop.is !== 'cable') return [Infinity, Infinity]
-  return [Math.max(x0, dark.x1 - reasonLabel(dark.hop).length * LETTER - 24), dark.x1]
+  return [Math.max(x0, dark.x1 - smallWidth(reasonLabel(dark.hop), 650) - 24), dark.x1]
 }
 
 /** The longest way to call the cable that fits beside the lane's reason. */
@@ -191,7 +190,7 @@ function fittingLabel(hop: CableHop, placed: PlacedLane, part: LanePart): string
     cableLabel({ title: hop.short, lengthM: hop.lengthM }),
     hop.lengthM === undefined ? `? ${units.value.length}` : lengthText(hop.lengthM, units.value),
   ]
-  return ways.find(words => words.length * LETTER <= room) ?? ''
+  return ways.find(words => smallWidth(words) <= room) ?? ''
 }
 
 function reasonLabel({ reason }: CableHop): string {
@@ -434,7 +433,7 @@ function keysDown(event: KeyboardEvent): void {
                   <span
                     v-if="part.hop.reason"
                     class="strong reason"
-                    :style="{ right: `${Math.min(0, part.x1 - placed.x0 - reasonLabel(part.hop).length * 6.9)}px` }"
+                    :style="{ right: `${Math.min(0, part.x1 - placed.x0 - smallWidth(reasonLabel(part.hop), 650))}px` }"
                     >{{ reasonLabel(part.hop) }}</span
                   >
                 </span>

@@ -6,7 +6,8 @@ import { type VideoFormat, setsContain } from '#core/signal'
 import { Draft } from './draft'
 import { freeInputs, freeSockets } from './offers'
 import { soundLead } from './sound'
-import { type Span, adaptersFor, allLeads, layWay, waysBetween } from './ways'
+import { waysBetween } from './search'
+import { type Span, adaptersFor, allLeads, layWay } from './ways'
 
 /** A device to add, with how it is set and where it is connected. */
 export interface Addition {

@@ -32,7 +32,8 @@ import {
 } from './offers'
 import { type Effect, tryEdits } from './remedy'
 import type { Checked, Proposal } from './rule'
-import { type Way, adaptersFor, allLeads, layWay, shortTitle, waysBetween } from './ways'
+import { waysBetween } from './search'
+import { type Way, adaptersFor, allLeads, layWay, shortTitle } from './ways'
 
 /** The part of a lane that is to be changed. */
 export type Changeable =

@@ -5,7 +5,8 @@ import { setsContain } from '#core/signal'
 import { Draft } from './draft'
 import { freeInputs } from './offers'
 import type { Proposal } from './rule'
-import { layWay, shortTitle, waysBetween } from './ways'
+import { waysBetween } from './search'
+import { layWay, shortTitle } from './ways'
 
 // More inputs, more outputs: a larger switcher in the place of one, or a feeder before it.
 

@@ -45,7 +45,7 @@ export { isRadio, swapRadio } from './radio'
 export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPinned, tryEdits } from './remedy'
 export { after, removeRun } from './removal'
 export { type Checked, type CommandContext, type Proposal, type Rule, feature, rule } from './rule'
-export { type Beginning, type Candidate, type Limits, portKey, searcher, startKey } from './search'
+export { type Beginning, type Candidate, type Limits, portKey, searcher, startKey, waysBetween } from './search'
 export { bringSound, cameraDelays, embed, heardFrom, pluggedSounds } from './sound'
 export {
   type Span,
@@ -57,5 +57,4 @@ export {
   layWay,
   shortTitle,
   wayTitle,
-  waysBetween,
 } from './ways'

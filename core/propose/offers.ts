@@ -22,17 +22,8 @@ import { RATE_TEXTS, type VideoFormat, formatLabel, listFormats, rate, sameForma
 import { listWords } from '#core/words'
 import { Draft } from './draft'
 import type { Proposal } from './rule'
-import {
-  type Span,
-  type Way,
-  adaptersFor,
-  allLeads,
-  allModels,
-  layWay,
-  shortTitle,
-  wayTitle,
-  waysBetween,
-} from './ways'
+import { waysBetween } from './search'
+import { type Span, type Way, adaptersFor, allLeads, allModels, layWay, shortTitle, wayTitle } from './ways'
 
 // What rules offer, each as proposals that are tried before they are shown. Builders may propose too much; a proposal
 // that does not keep its word is dropped by `remediesOf`.

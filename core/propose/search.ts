@@ -14,12 +14,15 @@ import {
 import {
   type Shelf,
   type Span,
+  type Start,
   type Target,
   type Way,
   type WayCable,
   type WayDevice,
   allLeads,
+  byMerit,
   cablesBetween,
+  listedWays,
   radioModels,
   renews,
   wayModels,
@@ -193,6 +196,23 @@ export function searcher(
     }
     return []
   }
+}
+
+/**
+ * The ways on which a picture arrives at an input, as remedies and additions offer them: those through at most two
+ * devices; where none of these arrives, what the search finds, through three or through the air. With
+ * `heed: 'reach'` the way need only reach the input; whether the input takes the format is left to a second change.
+ */
+export function waysBetween(
+  plan: Plan,
+  start: Start,
+  target: Target,
+  span: Span,
+  heed: 'format' | 'reach' = 'format',
+): Way[] {
+  const listed = listedWays(plan, start, target, span, heed)
+  if (listed.length > 0 || heed === 'reach') return listed
+  return searcher(plan)([{ ...start, portId: '', set: false }], target, span).sort(byMerit)
 }
 
 /** The devices and cables that ways can be made of. */

@@ -6,7 +6,8 @@ import { planMinor, resolve, trace } from '#core/chain'
 import { type Plan, applyEdits } from '#core/document'
 import { plan } from '../../testing/plans'
 import { Draft, seeded } from './draft'
-import { type Way, layWay, wayTitle, waysBetween } from './ways'
+import { waysBetween } from './search'
+import { type Way, layWay, wayTitle } from './ways'
 
 /** A plan of two devices and the ways between their ports. */
 function between(

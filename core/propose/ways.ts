@@ -81,7 +81,7 @@ export interface Span {
  * cables come from the plan and the catalogue. With `heed: 'reach'` the way need only reach the input; whether the
  * input takes the format is left to a second change.
  */
-export function waysBetween(
+export function listedWays(
   plan: Plan,
   start: Start,
   target: Target,
@@ -221,7 +221,7 @@ function joinsPlaces({ installed, oneWay }: CableModel, places: Span['places']):
   return (installed[0] === from && installed[1] === to) || (!oneWay && installed[0] === to && installed[1] === from)
 }
 
-const byMerit = (a: Way, b: Way): number =>
+export const byMerit = (a: Way, b: Way): number =>
   Number(a.risky) - Number(b.risky) || a.minor - b.minor || a.devices.length - b.devices.length
 
 /** A device that leaves the picture as it was: of use only half way, where it renews the signal. */

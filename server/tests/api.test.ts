@@ -207,7 +207,7 @@ describe('transactions', () => {
       ask(at(`/shows/${show}/plans/main/transactions`), 'POST', body, headers)
     expect((await send({ cookie })).status).toBe(200)
     // The same again without the name is the same transaction, acknowledged again.
-    expect((await send({})).body).toMatchObject({ revision: 1, accepted: [{ id: 'tests-one/1', revision: 1 }] })
+    expect((await send({})).body).toMatchObject({ revision: 1, accepted: [{ id: 'tests-one:1', revision: 1 }] })
     await ask(at(`/shows/${show}/plans/main/transactions`), 'POST', { base: 1, transactions: [rename(2, 'Nameless')] })
     const { entries } = (await ask(at(`/shows/${show}/plans/main/journal?after=0`))).body
     expect(entries.map((entry: any) => entry.transaction.who)).toEqual(['Ada', undefined])

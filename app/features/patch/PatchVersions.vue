@@ -71,6 +71,7 @@ const groups = computed<readonly { readonly title: string; readonly rows: readon
         { title: 'Cables', rows: comparison.value.links },
         { title: 'Settings', rows: comparison.value.settings },
         { title: 'Brief', rows: comparison.value.brief },
+        { title: 'All else', rows: comparison.value.others },
       ].filter(({ rows }) => rows.length)
     : [],
 )

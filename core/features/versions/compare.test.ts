@@ -25,6 +25,7 @@ describe('the comparison of two plans', () => {
       links: [],
       settings: [],
       brief: [],
+      others: [],
       findings: { gone: [], came: [] },
       papers: [],
     })
@@ -50,6 +51,30 @@ describe('the comparison of two plans', () => {
     expect(told.links[0]!.words).toMatch(/, now .*\d\u00A0m/)
     expect(told.brief).toEqual([{ change: 'changed', name: 'crew', words: expect.stringMatching(/, now 7$/) }])
     expect(told.papers.map(({ id }) => id)).toContain('cables')
+  })
+  it('tells what differs in every other collection too, as its definition calls it', () => {
+    const circuit = { title: 'Stage left', order: 1, amps: 16 }
+    const one = after([
+      { do: 'add', collection: 'circuits', id: 'left', value: circuit },
+      { do: 'add', collection: 'segments', id: 'talk', value: { title: 'Talk', order: 1 } },
+      { do: 'add', collection: 'distances', id: 'far', value: { between: ['stage', 'desk'], m: 30 } },
+    ])
+    expect(compare(check(PLAN), one, M).others.map(({ change, words }) => [change, words])).toEqual([
+      ['added', 'Talk'],
+      ['added', expect.stringMatching(/stage.*desk/)],
+      ['added', 'Stage left, 16 A'],
+    ])
+    const other = applyEdits(one.traced.plan, [{ do: 'set', at: ['circuits', 'left', 'amps'], value: 10 }])
+    if (!other.ok) throw new Error(other.problem.path)
+    expect(compare(one, check(other.value.plan), M).others).toEqual([
+      { change: 'changed', name: 'circuit', words: 'Stage left, 16 A, now Stage left, 10 A' },
+    ])
+  })
+  it('tells every field of a device that differs', () => {
+    const told = compare(check(PLAN), after([{ do: 'set', at: ['devices', 'wide', 'note'], value: 'On the rail' }]), M)
+    expect(told.settings).toEqual([
+      { change: 'changed', name: PLAN.devices.wide!.name, words: 'note: not set, now On the rail' },
+    ])
   })
   it('has its sides turned when it is asked the other way round', () => {
     const other = after([{ do: 'disconnect', id: link! }])

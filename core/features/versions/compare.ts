@@ -1,6 +1,6 @@
 import type { CableModel } from '#core/cable'
 import { lengthOf, planMinor, planWatts, slowestMs, socketName } from '#core/chain'
-import { type Device, type Plan, own, sameValue } from '#core/document'
+import { COLLECTIONS, type Collection, DEFINITIONS, type Device, type Plan, own, sameValue } from '#core/document'
 import type { Severity, Verdict } from '#core/kernel'
 import { papersOf } from '#core/kernel'
 import type { Checked } from '#core/propose'
@@ -23,6 +23,8 @@ export interface Comparison {
   readonly links: readonly Difference[]
   readonly settings: readonly Difference[]
   readonly brief: readonly Difference[]
+  /** Segments, circuits, kit, distances and whatever else a plan holds. */
+  readonly others: readonly Difference[]
   readonly findings: { readonly gone: readonly Told[]; readonly came: readonly Told[] }
   /** Papers that must be printed anew, with the rows that differ. */
   readonly papers: readonly {
@@ -111,6 +113,7 @@ export function compare(a: Checked, b: Checked, units: Units): Comparison {
     links,
     settings,
     brief: briefOf(from, to),
+    others: othersOf(from, to),
     findings: { gone: told(a, next), came: told(b, known) },
     papers,
   }
@@ -163,20 +166,15 @@ const formatWords = (format: VideoFormat | undefined): string => (format ? forma
 /** The settings of one device that differ, each in words. */
 function settingsOf(from: Plan, a: Device, to: Plan, b: Device): Difference[] {
   const found: Difference[] = []
-  const note = (
-    what: string,
-    x: unknown,
-    y: unknown,
-    words: (value: never) => string = value => String(value ?? 'not set'),
-  ) => {
+  const note = (what: string, x: unknown, y: unknown, words: (value: never) => string = value => plainWords(value)) => {
     if (!sameValue(x, y))
       found.push({ change: 'changed', name: b.name, words: `${what}: ${words(x as never)}, now ${words(y as never)}` })
   }
-  note('standard', a.standard, b.standard, formatWords)
-  note('name', a.name, b.name)
-  note('mode', a.mode, b.mode)
-  note('place', a.place, b.place)
-  note('shot', a.shot, b.shot)
+  for (const field of new Set([...Object.keys(a), ...Object.keys(b)]) as Set<keyof Device>) {
+    if (field === 'ports' || field === 'model' || field === 'order') continue
+    const words = field === 'standard' ? (formatWords as never) : undefined
+    note(DEVICE_WORDS[field] ?? field, a[field], b[field], words)
+  }
   const ports = (device: Device, plan: Plan, id: string) => plan.models[device.model]!.ports[id]?.title ?? id
   for (const id of new Set([...Object.keys(a.ports ?? {}), ...Object.keys(b.ports ?? {})])) {
     const [x, y] = [own(a.ports, id), own(b.ports, id)]
@@ -194,11 +192,51 @@ function settingsOf(from: Plan, a: Device, to: Plan, b: Device): Difference[] {
   return found
 }
 
+const DEVICE_WORDS: Readonly<Partial<Record<keyof Device, string>>> = {
+  in: 'hangs on',
+  air: 'through the air',
+  limitsOff: 'what ends it by itself is switched off',
+}
+
+/** A value of any field, as it stands in the file. */
+function plainWords(value: unknown): string {
+  if (value === undefined) return 'not set'
+  return typeof value === 'object' ? JSON.stringify(value).replace(/[{}"]/g, '').replaceAll(',', ', ') : String(value)
+}
+
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   soundDelayMs: 'sound delay, ms',
   of: 'shows',
   offAir: 'kept off air',
   reserved: 'kept for',
+}
+
+const TOLD_APART = new Set<Collection>(['devices', 'links', 'wants'])
+/** Rows of the catalogue come and go with what uses them: only a changed one is told. */
+const ROWS = new Set<Collection>(['models', 'leads'])
+
+/** Every other collection, entry by entry, as its definition calls them. */
+function othersOf(from: Plan, to: Plan): Difference[] {
+  return COLLECTIONS.filter(name => !TOLD_APART.has(name)).flatMap(name => {
+    const { entry } = DEFINITIONS[name]
+    const words = DEFINITIONS[name].words as (value: unknown) => string
+    const [mine, theirs] = [from[name], to[name]] as Readonly<Record<string, unknown>>[]
+    const told = differences(
+      mine!,
+      theirs!,
+      () => entry,
+      words,
+      (x, y) =>
+        sameValue(x, y)
+          ? undefined
+          : words(x) === words(y)
+            ? `${words(y)}: its details`
+            : `${words(x)}, now ${words(y)}`,
+      from,
+      to,
+    )
+    return ROWS.has(name) ? told.filter(({ change }) => change === 'changed') : told
+  })
 }
 
 function briefOf(from: Plan, to: Plan): Difference[] {
