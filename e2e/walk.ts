@@ -1,9 +1,9 @@
 import AxeBuilder from '@axe-core/playwright'
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
 import { dropFolder, freshFolder, start, type Running } from '../server/tests/running'
 
 /** Every test fails when the page asks anything of another machine, or throws. */
-export const test = base.extend<{ page: Page }, { server: Running }>({
+export const test = base.extend<{ page: Page }, { server: Running; visited: BrowserContext }>({
   // One server a worker, with a data folder of its own.
   server: [
     // eslint-disable-next-line no-empty-pattern
@@ -16,8 +16,32 @@ export const test = base.extend<{ page: Page }, { server: Running }>({
     },
     { scope: 'worker', timeout: 180_000 },
   ],
+  // A browser that has been here before: scripts are compiled once a worker, not once a walk.
+  visited: [
+    async ({ browser, server }, use) => {
+      const context = await browser.newContext({ baseURL: server.url, viewport: { width: 1280, height: 800 } })
+      await use(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
   baseURL: ({ server }, use) => use(server.url),
-  page: async ({ page, baseURL }, use) => {
+  context: async ({ visited }, use) => {
+    await use(visited)
+    await visited.setOffline(false)
+    await visited.unrouteAll({ behavior: 'ignoreErrors' })
+    await Promise.all(visited.pages().map(page => page.close()))
+    // Of what the walk left in the browser nothing stays.
+    const page = await visited.newPage()
+    await page.goto('/favicon.ico')
+    await page.evaluate(() => {
+      localStorage.clear()
+    })
+    await page.close()
+    await visited.clearCookies()
+  },
+  page: async ({ context, baseURL }, use) => {
+    const page = await context.newPage()
     const outside: string[] = []
     const errors: string[] = []
     page.on('request', request => {
@@ -104,7 +128,8 @@ export async function add(page: Page, { model, name, choose = {}, metres }: Addi
 
 /** No serious violation of what can be checked; `rules` keeps it to these, where only colours have changed. */
 export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
-  const builder = new AxeBuilder({ page })
+  // There are no frames: without them it takes half the time.
+  const builder = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] })
   const { violations } = await (rules ? builder.withRules(rules) : builder).analyze()
   expect(
     violations
