@@ -30,6 +30,8 @@ export type Stop =
   | { readonly why: 'division'; readonly sends: Division; readonly takes: readonly Division[] }
   /** Goes into a device of the run whose outputs lead nowhere. */
   | { readonly why: 'dead-end' }
+  /** Goes into a matrix of which no output is set to show it. */
+  | { readonly why: 'unchosen' }
   /** Comes from a device that no source reaches: the first device without an input, or a ring. */
   | { readonly why: 'no-source'; readonly device: string }
 

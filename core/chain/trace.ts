@@ -79,6 +79,7 @@ export function trace(chain: Chain): Trace {
   for (const wire of chain.wires.values()) {
     if (!wires.has(wire.id)) wires.set(wire.id, { wire, stop: missingSource(chain, wire), arrives: false })
   }
+  nameRings(chain, wires)
   return { wires, switchers: switcherDelays(chain, wires, lit) }
 
   function enter({ wire, signal }: WireTrace): void {
@@ -146,7 +147,7 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
     if (node.model.role !== 'way' || gathers(node)) return undefined
     const path = pathFrom(node, portId)
     if (path && !letsThrough(path, signal)) return { why: 'not-passed', sends: signal.format }
-    if (path?.format === 'chosen') return undefined
+    if (path?.format === 'chosen' && path.to.length === 0) return { why: 'unchosen' }
     const outs = path?.to ?? []
     return outs.some(outId => chain.leaving.has(socketKey(node.id, outId))) ? undefined : { why: 'dead-end' }
   }
@@ -205,21 +206,78 @@ function missingSource(chain: Chain, wire: Wire): Stop | undefined {
     .filter(path => path.to.includes(portId))
     .flatMap(path => inputsBefore(node, path, portId))
   const feeding = inputs.flatMap(id => chain.entering.get(socketKey(node.id, id)) ?? [])
-  if (feeding.length > 0) return inRing(chain, wire) ? { why: 'no-source', device: node.id } : undefined
+  if (feeding.length > 0) return undefined
   const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
   return first === wire ? { why: 'no-source', device: node.id } : undefined
 }
 
-/** True for the link of lowest id in a ring of devices that are no switchers. */
-function inRing(chain: Chain, start: Wire): boolean {
-  const seen = new Set<string>()
-  let least = start.id
-  for (let wire: Wire | undefined = start; wire; wire = upstream(chain, wire)) {
-    if (seen.has(wire.id)) return wire === start && least === start.id
-    seen.add(wire.id)
-    if (wire.id < least) least = wire.id
+/**
+ * Dark links that no reason explains: none of their own, and none before them. They come out of rings of switchers or
+ * of devices which feed each other and which no source feeds, or out of what nothing enters. The first of each gets the
+ * reason, once.
+ */
+function nameRings(chain: Chain, wires: Map<string, WireTrace>): void {
+  const explained = new Set<string>()
+  const explain = (wire: Wire): void => {
+    const open = [wire]
+    for (let next = open.pop(); next; next = open.pop()) {
+      if (explained.has(next.id)) continue
+      explained.add(next.id)
+      open.push(...stepOn(chain, next))
+    }
   }
-  return false
+  const leavingOf = ({ id, model }: DeviceNode): Wire[] =>
+    portsOf(model, 'out').flatMap(([port]) => chain.leaving.get(socketKey(id, port)) ?? [])
+  for (const { wire, stop } of wires.values()) {
+    if (!stop) continue
+    explain(wire)
+    if (stop.why === 'no-source') leavingOf(chain.nodes.get(stop.device)!).forEach(explain)
+  }
+  for (const start of [...wires.values()]) {
+    if (start.arrives || explained.has(start.wire.id)) continue
+    // What nothing enters at all, and of rings that feed rings the one that nothing else feeds.
+    const [root] = [...wiresBefore(chain, start.wire)]
+      .map(id => ({ id, past: wiresBefore(chain, ...stepBack(chain, wires.get(id)!.wire)) }))
+      .filter(({ id, past }) => past.size === 0 || past.has(id))
+      .sort((a, b) => a.past.size - b.past.size || (a.id < b.id ? -1 : 1))
+    const first = wires.get(root!.id)!
+    const { node } = first.wire.from!
+    wires.set(first.wire.id, { ...first, stop: { why: 'no-source', device: node.id } })
+    explain(first.wire)
+    leavingOf(node).forEach(explain)
+  }
+}
+
+/** Links and all from which their pictures could come, through switchers and devices. */
+function wiresBefore(chain: Chain, ...start: Wire[]): ReadonlySet<string> {
+  const found = new Set<string>()
+  const open = [...start]
+  for (let wire = open.pop(); wire; wire = open.pop()) {
+    if (found.has(wire.id)) continue
+    found.add(wire.id)
+    open.push(...stepBack(chain, wire))
+  }
+  return found
+}
+
+/** The links that enter the device before a link, at inputs that its output shows. */
+function stepBack(chain: Chain, { from }: Wire): Wire[] {
+  if (!from) return []
+  const { node, portId } = from
+  return node.model.paths
+    .filter(path => path.to.includes(portId))
+    .flatMap(path => inputsBefore(node, path, portId))
+    .flatMap(id => chain.entering.get(socketKey(node.id, id)) ?? [])
+}
+
+/** The links that leave the device behind a link, at outputs that show its input. */
+function stepOn(chain: Chain, { to }: Wire): Wire[] {
+  if (!to) return []
+  const { node, portId } = to
+  return node.model.paths
+    .filter(path => path.from.includes(portId))
+    .flatMap(path => path.to.filter(out => inputsBefore(node, path, out).includes(portId)))
+    .flatMap(id => chain.leaving.get(socketKey(node.id, id)) ?? [])
 }
 
 /** The link before this one in its run; undefined at a source, a switcher or a gap. */

@@ -13,12 +13,16 @@ export function slug(name: string): string {
   return text === '' || text === 'constructor' ? 'item' : text
 }
 
-/** Makes an id that a map does not hold: the slug and four characters from `random` (0 <= random() < 1). */
+const TAILS = 36 ** 4
+
+/**
+ * Makes an id that a map does not hold: the slug and four characters, those that `random` (0 <= random() < 1) gives, or
+ * the next that are free. Ends for any `random`, as long as the map has fewer than 36^4 entries.
+ */
 export function freshId(name: string, taken: Readonly<Record<string, unknown>>, random: () => number): string {
-  for (;;) {
-    const id = `${slug(name)}-${Math.floor(random() * 36 ** 4)
-      .toString(36)
-      .padStart(4, '0')}`
+  const stem = slug(name)
+  for (let tail = Math.floor(random() * TAILS); ; tail = (tail + 1) % TAILS) {
+    const id = `${stem}-${tail.toString(36).padStart(4, '0')}`
     if (own(taken, id) === undefined) return id
   }
 }

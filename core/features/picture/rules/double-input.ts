@@ -1,4 +1,4 @@
-import { runWith, socketName, stoppedBy, wireAt } from '#core/chain'
+import { type Traced, type Wire, deviceName, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, freeInputs, moveInput, rule } from '#core/propose'
 
@@ -12,7 +12,7 @@ export const doubleInput = rule({
     },
   },
   find: (traced, say) =>
-    stoppedBy(traced, 'double-input').map(({ wire, signal, stop }) => {
+    stoppedBy(traced, 'double-input').map(({ wire, stop }) => {
       const other = traced.chain.wires.get(stop.other)!
       return say(
         'stopped',
@@ -20,7 +20,7 @@ export const doubleInput = rule({
         {
           input: text(socketName(wire.to!)),
           other: text(other.from ? other.from.node.device.name : 'a loose end'),
-          sender: text(traced.chain.nodes.get(signal!.origin.device)!.device.name),
+          sender: text(senderName(traced, wire)),
         },
         runWith(traced, wire.id)?.id,
       )
@@ -44,3 +44,9 @@ export const doubleInput = rule({
     ]
   },
 })
+
+/** Where a cable's picture, sound or control comes from. */
+function senderName(traced: Traced, { id, from }: Wire): string {
+  const origin = runWith(traced, id)?.origin?.device ?? from?.node.id
+  return origin === undefined ? 'a loose end' : deviceName(traced, origin)
+}

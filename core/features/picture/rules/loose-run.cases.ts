@@ -43,6 +43,31 @@ export const CASES: readonly Faulty[] = [
     says: ['no cable leaves it'],
   },
   {
+    name: 'a source in a matrix of which no output shows it',
+    gives: ['C07'],
+    plan: plan({
+      devices: {
+        cam: 'camera-studio-sdi 1080p50',
+        two: 'camera-studio-sdi 1080p50',
+        mx: { model: 'matrix-8-sdi', ports: { 'out-1': { of: 'in-1' }, 'out-2': { of: 'in-1' } } },
+        main: 'switcher-12-sdi 1080p50',
+        seen: 'screen-sdi',
+        pc: 'controller-joystick',
+      },
+      links: {
+        a: 'cam.sdi > mx.in-1 coax-rg6 10',
+        b: 'two.sdi > mx.in-2 coax-rg6 10',
+        m: 'mx.out-1 > main.in-1 coax-rg6 2',
+        n: 'mx.out-2 > main.in-2 coax-rg6 2',
+        o: 'main.out-1 > seen.in coax-rg6 2',
+        c: 'pc.network > mx.control control-network 2',
+      },
+      wants: { seen: 'program' },
+    }),
+    offers: ['Set mx SDI out 1 to show it'],
+    says: ['two comes into', 'no output of mx is set to show it'],
+  },
+  {
     name: 'a converter without an input',
     gives: ['C07'],
     plan: plan({

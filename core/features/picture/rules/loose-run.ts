@@ -4,8 +4,10 @@ import {
   type Traced,
   type WireTrace,
   deviceName,
+  endName,
   isSwitcher,
   runWith,
+  socketKey,
   socketName,
   stoppedBy,
   wireAt,
@@ -31,6 +33,10 @@ export const looseRun = rule({
     looseEnd: { severity: 'D', says: 'The cable from {from} ends loose: the picture goes nowhere.' },
     looseStart: { severity: 'D', says: 'The cable into {to} begins loose: no picture enters it.' },
     deadEnd: { severity: 'D', says: '{sender} goes into {device}, and no cable leaves it: the picture goes nowhere.' },
+    unchosen: {
+      severity: 'D',
+      says: '{sender} comes into {input}, and no output of {device} is set to show it: the picture goes nowhere.',
+    },
     noSource: { severity: 'D', says: '{device} has no picture at any input, so the cable to {to} carries nothing.' },
   },
   find: (traced, say) => {
@@ -51,6 +57,18 @@ export const looseRun = rule({
         { on: 'device', device: wire.to!.node.id },
         {
           sender: text(deviceName(traced, signal!.origin.device)),
+          device: text(wire.to!.node.device.name),
+        },
+        runWith(traced, wire.id)?.id,
+      ),
+    )
+    const unchosen = stoppedBy(traced, 'unchosen').map(({ wire, signal }) =>
+      say(
+        'unchosen',
+        { on: 'link', link: wire.id, part: 'to' },
+        {
+          sender: text(deviceName(traced, signal!.origin.device)),
+          input: text(socketName(wire.to!)),
           device: text(wire.to!.node.device.name),
         },
         runWith(traced, wire.id)?.id,
@@ -83,7 +101,7 @@ export const looseRun = rule({
               ]
             : [],
         )
-    return [...loose, ...dead, ...without, ...alone]
+    return [...loose, ...dead, ...unchosen, ...without, ...alone]
   },
   remedies: (traced, found) => {
     switch (found.says) {
@@ -95,11 +113,48 @@ export const looseRun = rule({
         return [...fromOutputs(traced, wireAt(traced, found)!), ...takeOut(traced, wireAt(traced, found)!)]
       case 'deadEnd':
         return leadOn(traced, found)
+      case 'unchosen':
+        return chooseAtMatrix(traced, wireAt(traced, found)!)
       default:
         return feed(traced, found)
     }
   },
 })
+
+/** Outputs that lead somewhere set to show it, those that show nothing first; or the cable taken out. */
+function chooseAtMatrix(traced: Traced, at: WireTrace): Proposal[] {
+  const { node, portId } = at.wire.to!
+  const { chain, trace } = traced
+  const path = node.model.paths.find(({ format, from }) => format === 'chosen' && from.includes(portId))
+  const outputs = (path?.to ?? []).map(out => {
+    const [wire] = chain.leaving.get(socketKey(node.id, out)) ?? []
+    return { out, wire, shows: wire !== undefined && trace.wires.get(wire.id)!.signal !== undefined }
+  })
+  const set = outputs
+    .filter(({ wire }) => wire !== undefined)
+    .sort((a, b) => Number(a.shows) - Number(b.shows))
+    .map(({ out }) => {
+      const draft = new Draft(traced.plan)
+      draft.set(['devices', node.id, 'ports', out, 'of'], portId)
+      return { title: `Set ${endName(traced, { device: node.id, port: out })} to show it`, edits: draft.edits }
+    })
+  const [free] = outputs.filter(({ wire }) => wire === undefined)
+  const led = free
+    ? connectTo(
+        traced,
+        { node, portId: free.out, port: node.model.ports[free.out] },
+        openInputs(traced),
+        'Lead it on to',
+      )
+        .slice(0, 2)
+        .map(({ title, edits }) => {
+          const draft = new Draft(traced.plan)
+          draft.set(['devices', node.id, 'ports', free.out, 'of'], portId)
+          return { title, edits: [...draft.edits, ...edits] }
+        })
+    : []
+  return [...set.slice(0, 3), ...led, ...takeOut(traced, at)]
+}
 
 export const nodeAt = ({ chain }: Traced, { at }: Finding): DeviceNode =>
   chain.nodes.get((at as { device: string }).device)!
