@@ -1,6 +1,7 @@
 export { CHAIN_ANCHORS } from './anchors'
 export { accepts, bars, carry, leadOf, lengthOf, overClass } from './carry'
 export { linkMinor, planMinor, planWatts } from './cost'
+export { type Impossible, darkens, impossibleSettings } from './impossible'
 export { type KitLine, kitLines, kitMinor } from './kit'
 export { deviceName, endName, runWith, socketName, stoppedBy, wireAt } from './lookup'
 export { lostDevices } from './loss'

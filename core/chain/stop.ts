@@ -28,6 +28,8 @@ export type Stop =
   | { readonly why: 'level'; readonly sends: Level; readonly takes: readonly Level[] }
   /** 2160 over several links is divided otherwise than the receiver puts it together. */
   | { readonly why: 'division'; readonly sends: Division; readonly takes: readonly Division[] }
+  /** A device at this end is set to what its model cannot do. */
+  | { readonly why: 'impossible'; readonly end: 'from' | 'to' }
   /** Goes into a device of the run whose outputs lead nowhere. */
   | { readonly why: 'dead-end' }
   /** Goes into a matrix of which no output is set to show it. */

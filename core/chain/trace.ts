@@ -2,11 +2,13 @@ import { type Path, carriesPicture, followsSink, makesOf, portsOf } from '#core/
 import { own } from '#core/document'
 import { type VideoFormat, differsBy1001, setsContain } from '#core/signal'
 import { type CableFigures, accepts, bars, carry, joins, leadOf, lengthOf, overClass } from './carry'
+import { darkens, impossibleSettings } from './impossible'
 import { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
 import {
   type Beside,
   type Chain,
   type DeviceNode,
+  type Socket,
   type Wire,
   besideOf,
   gathers,
@@ -127,6 +129,8 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
   const { node, portId, port } = wire.to
   if (wire.link.turned && leadOf(chain, wire.link).cable.oneWay)
     return { wire, signal, stop: { why: 'turned' }, arrives: false }
+  const impossible = impossibleEnd(wire)
+  if (impossible) return { wire, signal, stop: { why: 'impossible', end: impossible }, arrives: false }
   const carried = carry(signal, wire.from!.port!, leadOf(chain, wire.link), wire.link, port!)
   const refused = accepts(node, port!, signal.format)
   const chosen = refused?.why === 'standard' && mayChoose(chain, signal, refused.standard)
@@ -151,6 +155,13 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
     const outs = path?.to ?? []
     return outs.some(outId => chain.leaving.has(socketKey(node.id, outId))) ? undefined : { why: 'dead-end' }
   }
+}
+
+/** The end at which a device is set to what its model cannot do, where that decides what comes. */
+function impossibleEnd({ from, to }: Wire): 'from' | 'to' | undefined {
+  const at = (socket: Socket) =>
+    impossibleSettings(socket.node).some(one => darkens(one) && (one.port === undefined || one.port === socket.portId))
+  return at(from!) ? 'from' : to && gathers(to.node) && at(to) ? 'to' : undefined
 }
 
 /** A computer whose output is left to its desktop may send the standard as well as its sibling at 1000/1001 of the rate. */

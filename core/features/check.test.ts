@@ -40,6 +40,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   F19: 'Q',
   F20: 'D',
   F21: 'R',
+  F22: 'DQ',
   C01: 'D',
   C02: 'D',
   C03: 'D',

@@ -12,10 +12,11 @@ import { check, say } from './index'
 function causesOf(
   { chain, runs, pictures, plan }: Traced,
   index: number,
-): { links: Set<string>; devices: Set<string>; want?: string } {
+): { links: Set<string>; devices: Set<string>; ends: Set<string>; want?: string } {
   const picture = pictures[index]!
   const links = new Set<string>()
   const devices = new Set<string>()
+  const ends = new Set<string>()
   const followed = new Set<string>()
   const follow = (device: string): void => {
     if (followed.has(device)) return
@@ -26,7 +27,10 @@ function causesOf(
   const along = (id: string): void => {
     for (let wire = chain.wires.get(id); wire && !links.has(wire.id); wire = upstream(chain, wire)) {
       links.add(wire.id)
-      for (const end of [wire.to, wire.from]) if (end && end.node.model.role !== 'switcher') devices.add(end.node.id)
+      for (const end of [wire.to, wire.from]) {
+        if (end) ends.add(end.node.id)
+        if (end && end.node.model.role !== 'switcher') devices.add(end.node.id)
+      }
       if (wire.from) follow(wire.from.node.id)
     }
   }
@@ -36,26 +40,29 @@ function causesOf(
       links.add(wire.id)
       if (!wire.to) continue
       devices.add(wire.to.node.id)
+      ends.add(wire.to.node.id)
       if (wire.to.node.model.role === 'way') onward(wire.to.node.id)
     }
   }
   if (picture.of === 'run') for (const { wire } of picture.run.links) along(wire.id)
   else if (picture.of === 'source') {
     devices.add(picture.device)
+    ends.add(picture.device)
     onward(picture.device)
     for (const run of runs)
       if (run.origin?.device === picture.device) run.links.forEach(({ wire }) => links.add(wire.id))
   } else devices.add(plan.wants[picture.want]!.sink)
-  return { links, devices, ...(picture.of === 'want' ? { want: picture.want } : {}) }
+  return { links, devices, ends, ...(picture.of === 'want' ? { want: picture.want } : {}) }
 }
 
 export function unexplained({ traced, findings }: Checked): string[] {
   const grave = findings.filter(({ severity }) => severity === 'D' || severity === 'H')
   return traced.pictures.flatMap((picture, i) => {
     if (picture.lit) return []
-    const { links, devices, want } = causesOf(traced, i)
+    const { links, devices, ends, want } = causesOf(traced, i)
     const named = grave.some(({ at, id }) => {
       if (at.on === 'link') return links.has(at.link)
+      if (at.on === 'setting') return ends.has(at.device)
       if (at.on === 'device' || at.on === 'port') return devices.has(at.device)
       if (at.on === 'sink') return at.want === want || devices.has(at.device)
       // Not a single input or output is left: told once for all that wait.

@@ -13,6 +13,7 @@ import { endsAlike } from './rules/ends-alike'
 import { formatDiffers } from './rules/format-differs'
 import { formatImpossible } from './rules/format-impossible'
 import { hdmiTooLong } from './rules/hdmi-too-long'
+import { impossibleSetting } from './rules/impossible-setting'
 import { levelRefused } from './rules/level-refused'
 import { looseRun } from './rules/loose-run'
 import { misledSource } from './rules/misled-source'
@@ -43,6 +44,7 @@ export const picture = feature({
   measures: MEASURES,
   idle,
   rules: [
+    impossibleSetting,
     formatDiffers,
     rateFactor,
     scanDiffers,
