@@ -148,6 +148,14 @@ export function lengthOf(
   return link.routeM === undefined ? { noPiece: false } : { lengthM: cutLengthM(link.routeM), noPiece: true }
 }
 
+/** Chosen pieces that do not reach from end to end. */
+export function tooShort({ pieces, routeM }: Pick<Link, 'routeM' | 'pieces'>): Stop | undefined {
+  const lengthM = pieces && pieceSumM(pieces)
+  return lengthM !== undefined && routeM !== undefined && lengthM < routeM
+    ? { why: 'too-short', lengthM, routeM }
+    : undefined
+}
+
 function measure(
   carriage: Carriage,
   cable: CableModel,
@@ -155,6 +163,9 @@ function measure(
   input: Port,
 ): Carried {
   const { pieces: chosen, lengthM, noPiece } = lengthOf(cable, link)
+  // What is installed lies its own way.
+  const short = cable.installed ? undefined : tooShort(link)
+  if (short) return { stop: short }
   const couplers = (link.couplers ?? 0) + Math.max(0, (chosen?.length ?? 1) - 1)
   const base = { ...carriage, lengthM, pieces: chosen }
   const law = cable.reach

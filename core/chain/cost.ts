@@ -1,8 +1,9 @@
 import { type AdapterModel, type CableModel, choosePieces, cutLengthM, piecesMinor } from '#core/cable'
-import { type Link, type Plan, own } from '#core/document'
+import { type Link, type Plan, own, withRoute } from '#core/document'
 
 /** Price of a link's pieces and adapters in minor units of the plan's currency. */
-export function linkMinor(plan: Plan, link: Link): number {
+export function linkMinor(plan: Plan, written: Link): number {
+  const link = withRoute(plan, written)
   const cable = plan.leads[link.cable] as CableModel
   const pieces =
     link.pieces ?? (link.routeM === undefined ? [] : (choosePieces(cable, cutLengthM(link.routeM))?.pieces ?? []))

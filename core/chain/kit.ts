@@ -1,6 +1,6 @@
 import type { CableModel, LeadModel } from '#core/cable'
 import type { Model } from '#core/catalog'
-import type { KitItem, Plan } from '#core/document'
+import { type KitItem, type Plan, withRoute } from '#core/document'
 import { lengthOf } from './carry'
 
 /** One line of the kit: an item that the plan uses, or that somebody counted. */
@@ -44,7 +44,7 @@ export function kitLines(plan: Plan): KitLine[] {
   }
   for (const { model } of Object.values(plan.devices)) need('model', model, 1)
   for (const link of Object.values(plan.links)) {
-    for (const piece of lengthOf(plan.leads[link.cable] as CableModel, link).pieces ?? [])
+    for (const piece of lengthOf(plan.leads[link.cable] as CableModel, withRoute(plan, link)).pieces ?? [])
       need('lead', link.cable, 1, piece)
     for (const adapter of [link.adapters?.from, link.adapters?.to]) if (adapter !== undefined) need('lead', adapter, 1)
   }

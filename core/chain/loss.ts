@@ -1,7 +1,7 @@
 import type { Link, Plan } from '#core/document'
 import type { Loss } from '#core/kernel'
 
-type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads'>
+type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
 
 /** The devices that a loss takes with it: one, all at a place, or all that live on the mains. */
 export function lostDevices(
@@ -22,7 +22,7 @@ export function lostDevices(
  * one ends loose, and one between two of them is gone.
  */
 export function withoutLost(plan: Wired, losses: readonly Loss[]): Wired {
-  const { devices, models, leads } = plan
+  const { devices, models, leads, distances } = plan
   if (losses.length === 0) return plan
   const links = losses.reduce<Plan['links']>((left, loss) => {
     if (loss.of === 'link') return Object.fromEntries(Object.entries(left).filter(([id]) => id !== loss.id))
@@ -34,7 +34,7 @@ export function withoutLost(plan: Wired, losses: readonly Loss[]): Wired {
       }),
     )
   }, plan.links)
-  return { devices, models, leads, links }
+  return { devices, models, leads, links, distances }
 }
 
 function cutOff(link: Link, gone: ReadonlySet<string>): Link | undefined {

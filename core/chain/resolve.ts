@@ -1,5 +1,5 @@
 import { type Model, type Port, makesOf } from '#core/catalog'
-import { type Device, type Link, type LinkEnd, type Plan, own } from '#core/document'
+import { type Device, type Link, type LinkEnd, type Plan, own, withRoute } from '#core/document'
 import type { VideoFormat } from '#core/signal'
 
 /** A device with its model and with the settings that hold where the plan says nothing. */
@@ -28,6 +28,7 @@ export interface Socket {
 
 export interface Wire {
   readonly id: string
+  /** As it stands in the plan, with its way where that is said of the places of its ends. */
   readonly link: Link
   readonly from: Socket | undefined
   readonly to: Socket | undefined
@@ -67,7 +68,7 @@ export function besideOf({ from, to }: Wire): Beside | undefined {
 export type Beside = 'sound' | 'control'
 
 /** Builds the graph of a valid plan. Linear in devices and links. */
-export function resolve(plan: Pick<Plan, 'devices' | 'models' | 'links' | 'leads'>): Chain {
+export function resolve(plan: Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>): Chain {
   const nodes = new Map<string, DeviceNode>()
   for (const [id, device] of byId(plan.devices)) {
     const model = plan.models[device.model]!
@@ -88,7 +89,8 @@ export function resolve(plan: Pick<Plan, 'devices' | 'models' | 'links' | 'leads
     if (list) list.push(wire)
     else map.set(key, [wire])
   }
-  for (const [id, link] of byId(plan.links)) {
+  for (const [id, written] of byId(plan.links)) {
+    const link = withRoute(plan, written)
     const wire: Wire = { id, link, from: socket(link.from), to: socket(link.to) }
     wires.set(id, wire)
     file(leaving, link.from, wire)

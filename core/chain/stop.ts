@@ -15,6 +15,8 @@ export type Stop =
   /** No port class or carriage on this link takes the format; `end` says whose limit it is. */
   | { readonly why: 'class'; readonly end: 'from' | 'to' | 'link'; readonly needs: string; readonly limit: string }
   | { readonly why: 'too-far'; readonly lengthM: number; readonly reachM: number; readonly noPiece: boolean }
+  /** The pieces chosen are shorter than the way. */
+  | { readonly why: 'too-short'; readonly lengthM: number; readonly routeM: number }
   /** The input holds `other` already. */
   | { readonly why: 'double-input'; readonly other: string }
   | { readonly why: 'standard'; readonly sends: VideoFormat; readonly standard: VideoFormat }

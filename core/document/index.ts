@@ -19,6 +19,8 @@ export {
   distanceM,
   emptyPlan,
   emptyShow,
+  routeOf,
+  withRoute,
 } from './plan'
 export { type Problem, own, problemText } from './problem'
 export { SCHEMA } from './schema'

@@ -1,5 +1,7 @@
 import type { Brief } from './brief'
 import { COLLECTIONS, type Collections } from './collections'
+import type { Link } from './collections/links'
+import { own } from './problem'
 
 /** The version of the open file that this program writes. */
 export const FORMAT_VERSION = 3
@@ -32,8 +34,49 @@ export function distanceM(
   b: string | undefined,
 ): number | undefined {
   if (a === undefined || b === undefined) return undefined
-  const found = Object.values(distances).find(({ between: [x, y] }) => (x === a && y === b) || (x === b && y === a))
-  return found?.m ?? (a === b ? WITHIN_PLACE_M : undefined)
+  return saidBetween(distances, a, b) ?? (a === b ? WITHIN_PLACE_M : undefined)
+}
+
+/** How far a cable goes, and how that is known: measured along its way, or said of the two places, or taken for two things at one place. */
+export interface Route {
+  readonly m: number
+  readonly by: 'measured' | 'said' | 'assumed'
+}
+
+type Placed = Pick<Plan, 'devices' | 'distances'>
+
+/** The way of a link; measured beats said, and said beats assumed. */
+export function routeOf(
+  { devices, distances }: Placed,
+  { from, to, routeM }: Pick<Link, 'from' | 'to' | 'routeM'>,
+): Route | undefined {
+  if (routeM !== undefined) return { m: routeM, by: 'measured' }
+  const [a, b] = [from && own(devices, from.device)?.place, to && own(devices, to.device)?.place]
+  if (a === undefined || b === undefined) return undefined
+  const m = saidBetween(distances, a, b)
+  return m !== undefined ? { m, by: 'said' } : a === b ? { m: WITHIN_PLACE_M, by: 'assumed' } : undefined
+}
+
+/** A link with its way written to it, where that follows from the places of its ends. Chosen pieces are only held against what somebody said. */
+export function withRoute<L extends Pick<Link, 'from' | 'to' | 'routeM' | 'pieces'>>(plan: Placed, link: L): L {
+  const route = link.routeM === undefined ? routeOf(plan, link) : undefined
+  return route && (route.by === 'said' || !link.pieces) ? { ...link, routeM: route.m } : link
+}
+
+const SAID = new WeakMap<Plan['distances'], ReadonlyMap<string, number>>()
+
+function saidBetween(distances: Plan['distances'], a: string, b: string): number | undefined {
+  let said = SAID.get(distances)
+  if (!said) {
+    said = new Map(
+      Object.values(distances).flatMap(({ between: [x, y], m }) => [
+        [JSON.stringify([x, y]), m],
+        [JSON.stringify([y, x]), m],
+      ]),
+    )
+    SAID.set(distances, said)
+  }
+  return said.get(JSON.stringify([a, b]))
 }
 
 export function emptyPlan(title: string): Plan {

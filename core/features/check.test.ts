@@ -63,6 +63,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   L03: 'D',
   L04: 'D',
   L05: 'Q',
+  L06: 'D',
   L08: 'R',
   L09: 'R',
   O01: 'D',

@@ -64,6 +64,8 @@ export function reasonOf({ wire, stop }: WireTrace): Reason | undefined {
       return gate('divided otherwise')
     case 'dead-end':
       return { words: 'leads nowhere', at: 1, gate: false }
+    case 'too-short':
+      return { words: 'does not reach', at: 1, gate: false }
     case 'impossible':
       return stop.end === 'to' ? gate('cannot be set so') : start('cannot be set so')
     case 'unchosen':

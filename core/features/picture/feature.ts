@@ -34,6 +34,7 @@ import { readouts } from './rules/readouts'
 import { scanDiffers } from './rules/scan-differs'
 import { smallPicture } from './rules/small-picture'
 import { standardsDiffer } from './rules/standards-differ'
+import { tooShort } from './rules/too-short'
 import { washedOut } from './rules/washed-out'
 import { wrongConverter } from './rules/wrong-converter'
 
@@ -73,6 +74,7 @@ export const picture = feature({
     looseRun,
     cableTurned,
     noRelief,
+    tooShort,
     hdmiTooLong,
     coaxTooLong,
     radioRange,
