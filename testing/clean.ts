@@ -22,14 +22,16 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
   'scaling inputs take what comes': plan({
     devices: {
       cam: 'camera-box-hdmi 720p59.94',
-      pc: 'computer 1080p60',
-      main: 'switcher-4-scaling 1080p50',
+      pc: 'computer 1080p29.97',
+      main: 'switcher-4-scaling 1080p59.94',
       scr: 'screen',
+      seen: 'projector',
     },
     links: {
       a: 'cam.hdmi > main.in-1 hdmi-passive 3',
       b: 'pc.hdmi-1 > main.in-2 hdmi-passive 3',
       c: 'main.out-2 > scr.in hdmi-passive 2',
+      p: 'main.out-1 > seen.in hdmi-passive 2',
     },
     wants: { scr: 'multiview' },
   }),
@@ -188,7 +190,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     devices: {
       cam: 'camera-hand-hdmi 1080p25',
       two: 'camera-hand-hdmi 1080p25',
-      link: 'radio-hdmi',
+      link: { model: 'radio-hdmi', air: { m: 30 } },
       main: 'switcher-4-strict 1080p25',
     },
     links: {
@@ -320,7 +322,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       pc: {
         model: 'laptop-office',
         limitsOff: true,
-        ports: { hdmi: { format: fmt('1080p60'), range: 'narrow', aspect: '16:9' } },
+        ports: { hdmi: { format: fmt('1080p50'), range: 'narrow', aspect: '16:9' } },
       },
       ctl: 'computer-control',
       main: 'switcher-20-mixed 1080p50',
@@ -444,7 +446,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',
       two: 'camera-box-hdmi 1080p59.94',
-      air: 'radio-one-to-two',
+      air: { model: 'radio-one-to-two', air: { m: 30 } },
       main: 'switcher-4-strict 1080p59.94',
       scr: 'screen',
     },

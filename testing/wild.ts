@@ -35,6 +35,8 @@ const pick: fc.Arbitrary<Pick> = fc.record({
   model: fc.oneof(
     { weight: 2, arbitrary: fc.constantFrom(...IDS) },
     { weight: 1, arbitrary: fc.constantFrom(...SWITCHERS) },
+    { weight: 2, arbitrary: fc.constantFrom(...SOURCES) },
+    { weight: 1, arbitrary: fc.constantFrom(...MATRICES) },
   ),
   place: maybe(fc.constantFrom(...PLACES)),
   format: maybe(fc.constantFrom(...FORMATS)),

@@ -1,4 +1,4 @@
-import { type Model, makesOf } from '#core/catalog'
+import { type Model, makesInAnyMode, makesOf } from '#core/catalog'
 import { type Device, type PortSetting, own } from '#core/document'
 import { setsContain } from '#core/signal'
 
@@ -7,12 +7,14 @@ export interface Impossible {
   /** Absent for what is set on the whole device. */
   readonly port?: string
   readonly field: 'standard' | keyof PortSetting
+  /** The model has nothing of the kind to set: on the day it is as if nothing were said. */
+  readonly idle: boolean
 }
 
 /** Those without which no picture can be counted on: what comes out, and in which form, is not what is set. */
 const DARK: ReadonlySet<Impossible['field']> = new Set(['standard', 'format', 'feed', 'level', 'division'])
 
-export const darkens = ({ field }: Impossible): boolean => DARK.has(field)
+export const darkens = ({ field, idle }: Impossible): boolean => !idle && DARK.has(field)
 
 const known = new WeakMap<Device, { readonly model: Model; readonly list: readonly Impossible[] }>()
 
@@ -27,10 +29,18 @@ export function impossibleSettings({ device, model }: { device: Device; model: M
 
 function* ofDevice(device: Device, model: Model): Generator<Impossible> {
   if (device.standard && !(model.standards && setsContain(model.standards, device.standard)))
-    yield { field: 'standard' }
+    yield { field: 'standard', idle: !model.standards }
   for (const [port, setting] of Object.entries(device.ports ?? {}))
     for (const field of Object.keys(setting) as (keyof PortSetting)[])
-      if (!has(model, device.mode, port, setting, field)) yield { port, field }
+      if (!has(model, device.mode, port, setting, field)) yield { port, field, idle: !hasAny(model, port, field) }
+}
+
+/** Whether there is anything of the kind to choose among at a port, in whatever mode. */
+function hasAny(model: Model, portId: string, field: keyof PortSetting): boolean {
+  const port = own(model.ports, portId)!
+  if (field === 'format') return makesInAnyMode(model, portId).some(({ sets }) => sets.length > 0)
+  const lists = { feed: port.feeds, level: port.levels, division: port.divisions }
+  return lists[field as keyof typeof lists] !== undefined
 }
 
 const includes = <T>(list: readonly T[] | undefined, value: T): boolean => list?.includes(value) ?? false

@@ -41,7 +41,8 @@ describe('lamps against pictures', () => {
     ['230v-50hz', '1080p25', undefined, undefined], // 100 - 4 x 25 = 0
     ['230v-50hz', '1080p59.94', undefined, '19.9'], // 2 x 59.94 - 100 = 19.88
     ['230v-50hz', '1080p59.94', 100, undefined], // 1/100 s is one pulse
-    ['230v-50hz', '1080p59.94', 50, undefined], // 1/50 s is two
+    ['230v-50hz', '1080p59.94', 50, '19.9'], // 1/50 is longer than a picture: it cannot be
+    ['230v-50hz', '1080p59.94', 100, undefined], // one pulse
     ['230v-50hz', '1080p59.94', 60, '19.9'], // 1/60 s is 1.67
     ['120v-60hz', '1080p59.94', undefined, undefined], // 120 - 2 x 59.94 = 0.12
     ['120v-60hz', '1080p29.97', undefined, undefined], // 120 - 4 x 29.97 = 0.12

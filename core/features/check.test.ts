@@ -41,6 +41,12 @@ const GRAVITY: Readonly<Record<string, string>> = {
   F20: 'D',
   F21: 'R',
   F22: 'DQ',
+  F23: 'Q',
+  F24: 'Q',
+  C18: 'R',
+  C19: 'NR',
+  O17: 'D',
+  O18: 'R',
   C01: 'D',
   C02: 'D',
   C03: 'D',
@@ -91,7 +97,8 @@ describe('clean plans', () => {
     }),
   )('%s raises nothing', (_, clean) => {
     const checked = check(clean)
-    expect(checked.findings.filter(({ severity }) => severity !== 'N').map(finding => say(finding))).toEqual([])
+    const told = checked.findings.filter(({ severity, accepted }) => severity !== 'N' && accepted === undefined)
+    expect(told.map(finding => say(finding))).toEqual([])
     expect(checked.verdict.arrive).toBe(checked.verdict.wanted)
     expect(isClean(checked.verdict)).toBe(true)
   })
@@ -209,14 +216,19 @@ describe('remedies keep their word', () => {
     const first = check(draft)
     expect(new Set(first.findings.map(({ id }) => id))).toEqual(new Set(['F02', 'F06', 'C01', 'L01', 'C11']))
     const arrives: number[] = []
-    for (let { findings, verdict } = first; findings.length > 0; { findings, verdict } = check(draft)) {
+    for (
+      let { findings, verdict } = first;
+      findings[0] && findings[0].severity !== 'N';
+      { findings, verdict } = check(draft)
+    ) {
       arrives.push(verdict.arrive)
       expect(arrives.length).toBeLessThan(7)
-      const applied = applyEdits(draft, remediesOf(check(draft), findings[0]!)[0]!.edits)
+      const applied = applyEdits(draft, remediesOf(check(draft), findings[0])[0]!.edits)
       if (!applied.ok) throw new Error(applied.problem.path)
       draft = applied.value.plan
     }
-    expect(check(draft).verdict).toEqual<Verdict>({ arrive: 8, wanted: 8, H: 0, D: 0, R: 0, Q: 0, N: 0 })
+    // Of the cable of the loop-through nobody has said how long it is: that is noted.
+    expect(check(draft).verdict).toEqual<Verdict>({ arrive: 8, wanted: 8, H: 0, D: 0, R: 0, Q: 0, N: 1 })
   })
 })
 

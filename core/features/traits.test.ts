@@ -75,7 +75,7 @@ function hdmiPlan({ what, range, reads, aspect, fit, open, transfer, split }: Hd
       x: 'splitter-hdmi',
       main: {
         model: 'switcher-6-combo',
-        standard: fmt('1080p50'),
+        standard: fmt('1080p59.94'),
         ...(Object.keys(input).length ? { ports: { 'in-3': input } } : {}),
       },
     },

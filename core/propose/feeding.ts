@@ -1,5 +1,5 @@
 import type { Feed } from '#core/catalog'
-import { type Run, type Socket, type Traced, type WireTrace, isSwitcher } from '#core/chain'
+import { type Run, type Socket, type Traced, type WireTrace, isSwitcher, lastSwitchers } from '#core/chain'
 import { type Want, own } from '#core/document'
 import type { Finding } from '#core/kernel'
 import { Draft } from './draft'
@@ -43,32 +43,48 @@ export function feedSink(traced: Traced, { at }: Pick<Finding, 'at'>): Proposal[
   const draft = new Draft(traced.plan)
   if (at.on === 'sink') draft.edits.push({ do: 'remove', collection: 'wants', id: at.want })
   return [
-    ...feedInto(traced, want.feed, inputs),
+    ...feedInto(traced, want, inputs),
     { title: `Give up ${want.feed} at ${node.device.name}`.slice(0, 120), edits: draft.edits, givesUp: true },
   ]
 }
 
+/** Which switchers may give what is wanted: the one that is named; of the show's own pictures the last ones. */
+export function ownersOf(traced: Traced, { feed, of }: Pick<Want, 'feed' | 'of'>): (switcher: string) => boolean {
+  if (of !== undefined && traced.chain.nodes.has(of)) return id => id === of
+  if (feed !== 'program' && feed !== 'clean') return () => true
+  const last = new Set(lastSwitchers(traced).map(({ id }) => id))
+  return id => last.has(id)
+}
+
 /** The same for inputs that are, or will be, free. */
-export function feedInto(traced: Traced, feed: Feed, inputs: readonly Socket[], span: Span = {}): Proposal[] {
-  const free = freeOutputs(traced, feed).flatMap(output =>
-    connectTo(traced, output, inputs, 'Connect to', span)
-      .slice(0, 1)
-      .map(({ title, edits }) => {
-        const draft = new Draft(traced.plan)
-        const pointed = own(output.node.device.ports, output.portId)?.feed ?? output.port!.feeds![0]
-        if (pointed !== feed) draft.set(['devices', output.node.id, 'ports', output.portId, 'feed'], feed)
-        return {
-          title: title.replace(
-            'Connect to',
-            `Feed it from ${output.node.device.name} output ${output.port!.number ?? output.portId} to`,
-          ),
-          edits: [...draft.edits, ...edits],
-        }
-      }),
-  )
+export function feedInto(
+  traced: Traced,
+  { feed, of }: Pick<Want, 'feed' | 'of'>,
+  inputs: readonly Socket[],
+  span: Span = {},
+): Proposal[] {
+  const whose = ownersOf(traced, { feed, ...(of === undefined ? {} : { of }) })
+  const free = freeOutputs(traced, feed)
+    .filter(({ node }) => whose(node.id))
+    .flatMap(output =>
+      connectTo(traced, output, inputs, 'Connect to', span)
+        .slice(0, 1)
+        .map(({ title, edits }) => {
+          const draft = new Draft(traced.plan)
+          const pointed = own(output.node.device.ports, output.portId)?.feed ?? output.port!.feeds![0]
+          if (pointed !== feed) draft.set(['devices', output.node.id, 'ports', output.portId, 'feed'], feed)
+          return {
+            title: title.replace(
+              'Connect to',
+              `Feed it from ${output.node.device.name} output ${output.port!.number ?? output.portId} to`,
+            ),
+            edits: [...draft.edits, ...edits],
+          }
+        }),
+    )
   // Also from outputs that are dark for now: their cause has a finding of its own.
   const carries = ({ wire: { from } }: WireTrace) =>
-    from !== undefined && isSwitcher(from.node) && signalAt(traced, from)?.feed === feed
+    from !== undefined && isSwitcher(from.node) && whose(from.node.id) && signalAt(traced, from)?.feed === feed
   const feeding = [...traced.trace.wires.values()].filter(carries)
   const looped = traced.runs
     .filter(run => run.end && carries(run.links[0]!))

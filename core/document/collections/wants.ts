@@ -7,6 +7,8 @@ import { idsOf, misfit, own, show } from '../problem'
 export interface Want {
   readonly sink: string
   readonly feed: Feed
+  /** Whose: a switcher, or for one picture alone its source. Absent, the show's, which the last switcher makes. */
+  readonly of?: string
   /** What is asked of the picture; absent, whatever the chain makes. */
   readonly asks?: { readonly raster?: RasterId; readonly rate?: RateText }
   /** Sound is to be heard there too. */
@@ -21,6 +23,7 @@ export const wants = collection<Want, { readonly devices: Readonly<Record<string
   schema: object(['sink', 'feed'], {
     sink: ref('slug'),
     feed: oneOf(FEEDS),
+    of: ref('slug'),
     sound: said,
     asks: object([], { raster: oneOf(RASTER_IDS), rate: ref('rate') }, { minProperties: 1 }),
   }),

@@ -6,8 +6,20 @@ import { outputShared } from './rules/output-shared'
 import { outputsFull } from './rules/outputs-full'
 import { sinkUnfed } from './rules/sink-unfed'
 import { wrongFeed } from './rules/wrong-feed'
+import { feederShown } from './rules/feeder-shown'
+import { multiviewMisses } from './rules/multiview-misses'
 
 export const outputs = feature({
   id: 'outputs',
-  rules: [sinkUnfed, wrongFeed, noMultiview, outputsFull, outputShared, feedback, feederAstray],
+  rules: [
+    sinkUnfed,
+    wrongFeed,
+    noMultiview,
+    outputsFull,
+    outputShared,
+    feedback,
+    feederAstray,
+    feederShown,
+    multiviewMisses,
+  ],
 })

@@ -37,6 +37,8 @@ import { standardsDiffer } from './rules/standards-differ'
 import { tooShort } from './rules/too-short'
 import { washedOut } from './rules/washed-out'
 import { wrongConverter } from './rules/wrong-converter'
+import { rateConverted } from './rules/rate-converted'
+import { unjudged } from './rules/unjudged'
 
 export const picture = feature({
   id: 'picture',
@@ -79,5 +81,7 @@ export const picture = feature({
     coaxTooLong,
     radioRange,
     nearReach,
+    rateConverted,
+    unjudged,
   ],
 })

@@ -3,9 +3,10 @@ import { COMMANDS } from './commands'
 import { flicker } from './rules/flicker'
 import { rasterLost } from './rules/raster-lost'
 import { rateAsked } from './rules/rate-asked'
+import { notTheStandard } from './rules/not-the-standard'
 
 export const standard = feature({
   id: 'standard',
   commands: COMMANDS,
-  rules: [rasterLost, flicker, rateAsked],
+  rules: [rasterLost, flicker, rateAsked, notTheStandard],
 })

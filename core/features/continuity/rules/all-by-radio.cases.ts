@@ -9,8 +9,8 @@ export const CASES: readonly Faulty[] = [
       devices: {
         a: 'camera-box-hdmi 1080p59.94',
         b: 'camera-box-hdmi 1080p59.94',
-        x: 'radio-hdmi',
-        y: 'radio-hdmi',
+        x: { model: 'radio-hdmi', air: { m: 15, channel: 1 } },
+        y: { model: 'radio-hdmi', air: { m: 15, channel: 2 } },
         main: STAGE,
       },
       links: {
@@ -27,7 +27,11 @@ export const CASES: readonly Faulty[] = [
     name: 'one camera, by radio',
     gives: ['R02'],
     plan: plan({
-      devices: { a: 'camera-studio-sdi 1080p50', x: 'radio-sdi', main: 'switcher-12-sdi 1080p50' },
+      devices: {
+        a: 'camera-studio-sdi 1080p50',
+        x: { model: 'radio-sdi', air: { m: 15 } },
+        main: 'switcher-12-sdi 1080p50',
+      },
       links: { a: 'a.sdi > x.in coax-rg6 0', b: 'x.out > main.in-1 coax-rg6 1' },
     }),
     offers: ['Wire a: RG-6 size coax'],

@@ -8,13 +8,13 @@ export const CASES: readonly Faulty[] = [
     plan: plan({
       devices: {
         a: 'computer 1080p59.94',
-        b: 'laptop 1080p50',
+        b: 'computer 1080p59.94',
         c: 'camera-box-hdmi 1080p59.94',
         main: 'switcher-4-scaling 1080p59.94',
       },
       links: {
         a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
-        b: 'b.hdmi > main.in-2 hdmi-passive 2',
+        b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
         c: 'c.hdmi > main.in-3 hdmi-passive 2',
       },
     }),

@@ -8,7 +8,7 @@ export const CASES: readonly Faulty[] = [
     plan: plan({
       devices: {
         cam: 'camera-box-hdmi 1080p59.94',
-        main: 'switcher-4-scaling 1080p50',
+        main: 'switcher-4-scaling 1080p59.94',
         split: 'splitter-hdmi',
         op: 'screen',
         hall: 'projector',

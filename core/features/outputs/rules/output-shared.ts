@@ -46,12 +46,9 @@ export function otherOutput(traced: Traced, { at }: { at: Anchor }): Proposal[] 
   const routeM = run.links.find(
     ({ wire }) => wire.link.routeM !== undefined && edits.some(edit => edit.do === 'disconnect' && edit.id === wire.id),
   )?.wire.link.routeM
-  return feedInto(
-    without,
-    want.feed,
-    [{ node, portId: run.end!.port, port }],
-    routeM === undefined ? {} : { routeM },
-  ).map(offer => ({ ...offer, edits: [...edits, ...offer.edits] }))
+  return feedInto(without, want, [{ node, portId: run.end!.port, port }], routeM === undefined ? {} : { routeM }).map(
+    offer => ({ ...offer, edits: [...edits, ...offer.edits] }),
+  )
 }
 
 /** Sinks that get another picture than they should, and who else rightly hangs on that output. */

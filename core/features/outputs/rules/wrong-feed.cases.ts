@@ -1,5 +1,5 @@
 import { STAGE, type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { fmt, plan } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
@@ -8,7 +8,11 @@ export const CASES: readonly Faulty[] = [
     plan: plan({
       devices: {
         cam: 'camera-box-hdmi 1080p59.94',
-        main: { model: 'switcher-4-scaling', ports: { 'out-2': { feed: 'multiview' } } },
+        main: {
+          model: 'switcher-4-scaling',
+          standard: fmt('1080p59.94'),
+          ports: { 'out-2': { feed: 'multiview' } },
+        },
         hall: 'projector',
       },
       links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-2 > hall.in hdmi-passive 5' },

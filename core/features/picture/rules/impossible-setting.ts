@@ -58,6 +58,9 @@ export const impossibleSetting = rule({
 })
 
 const FIELD_WORDS: Readonly<Partial<Record<Impossible['field'], string>>> = {
+  standard: 'operating standard',
+  feed: 'choice of feeds',
+  division: 'division among links',
   level: '3G level',
   transfer: 'transfer curve',
   aspect: 'shape of picture',

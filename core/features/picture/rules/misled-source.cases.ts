@@ -10,7 +10,7 @@ export const CASES: readonly Faulty[] = [
         pc: { model: 'computer-guest', limitsOff: true },
         x: 'splitter-hdmi-4',
         scr: 'screen-computer',
-        main: 'switcher-6-combo 1080p50',
+        main: 'switcher-6-combo 1080p59.94',
       },
       links: {
         b: 'pc.hdmi > x.in hdmi-passive 1',

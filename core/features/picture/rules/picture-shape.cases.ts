@@ -6,7 +6,7 @@ export const CASES: readonly Faulty[] = [
     name: 'a document camera in 4:3',
     gives: ['E04'],
     plan: plan({
-      devices: { doc: 'camera-document 1080p60', main: 'switcher-6-combo 1080p50' },
+      devices: { doc: 'camera-document 1080p60', main: 'switcher-6-combo 1080p60' },
       links: { a: 'doc.hdmi > main.in-3 hdmi-passive 2' },
     }),
     offers: ['Cut it to 16:9 at main input 3', 'Stretch it', 'Keep the bars, on purpose, at main input 3'],

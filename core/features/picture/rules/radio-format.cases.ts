@@ -9,7 +9,7 @@ export const CASES: readonly Faulty[] = [
       devices: {
         cam: 'camera-box-hdmi 1080p59.94',
         two: 'camera-box-hdmi 1080p59.94',
-        air: 'radio-hdmi-720',
+        air: { model: 'radio-hdmi-720', air: { m: 15 } },
         main: STAGE,
       },
       links: {
@@ -28,7 +28,7 @@ export const CASES: readonly Faulty[] = [
       devices: {
         cam: 'camera-studio-sdi 1080p50',
         two: 'camera-studio-sdi 1080p50',
-        air: 'radio-sdi-far',
+        air: { model: 'radio-sdi-far', air: { m: 100 } },
         main: 'switcher-12-sdi 1080p50',
       },
       links: {

@@ -7,7 +7,7 @@ export const CASES: readonly Faulty[] = [
     gives: ['F09'],
     plan: plan({
       devices: {
-        pc: { model: 'laptop-office', limitsOff: true, ports: { hdmi: { format: fmt('1080p60'), aspect: '16:9' } } },
+        pc: { model: 'laptop-office', limitsOff: true, ports: { hdmi: { format: fmt('1080p50'), aspect: '16:9' } } },
         main: 'switcher-6-combo 1080p50',
       },
       links: { a: 'pc.hdmi > main.in-3 hdmi-passive 3' },

@@ -83,8 +83,9 @@ export function safeShutter(hz: number, fps: number): number {
   return 2 * hz
 }
 
-/** An exposure of 1/n s that spans a whole number of lamp pulses sees them all alike. */
-const isSafe = (hz: number, shutter: number): boolean => shutter <= 2 * hz && (2 * hz) % shutter === 0
+/** An exposure of 1/n s that spans a whole number of lamp pulses sees them all alike; one longer than a picture cannot be. */
+const isSafe = (hz: number, shutter: number, fps: number): boolean =>
+  shutter <= 2 * hz && (2 * hz) % shutter === 0 && shutter >= fps - 1e-9
 
 function beating(traced: Traced, hz: number): Beating[] {
   return [...traced.chain.nodes.values()]
@@ -98,7 +99,7 @@ function beating(traced: Traced, hz: number): Beating[] {
       if (!signal) return []
       const fps = framesPerSecond(signal.format.rate) * (signal.format.scan === 'i' ? 2 : 1)
       const beat = beatOf(hz, fps)
-      return beat <= SLOW_BEAT || (node.device.shutter !== undefined && isSafe(hz, node.device.shutter))
+      return beat <= SLOW_BEAT || (node.device.shutter !== undefined && isSafe(hz, node.device.shutter, fps))
         ? []
         : [{ node, fps, beat }]
     })
