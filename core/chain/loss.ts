@@ -3,18 +3,27 @@ import type { Loss } from '#core/kernel'
 
 type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
 
-/** The devices that a loss takes with it: one, all at a place, or all that live on the mains. */
+/**
+ * The devices that a loss takes with it: one, all at a place, all that live on the mains, or all that send through the
+ * air; and what is housed in one of them, or fed by it.
+ */
 export function lostDevices(
   { devices, models }: Pick<Plan, 'devices' | 'models'>,
   { of, id }: Loss,
 ): ReadonlySet<string> {
-  if (of === 'link') return new Set()
-  if (of === 'device') return new Set([id])
-  return new Set(
-    Object.entries(devices)
-      .filter(([, device]) => (of === 'place' ? device.place === id : models[device.model]!.supply === 'mains'))
-      .map(([key]) => key),
-  )
+  const hit = (key: string): boolean => {
+    const device = devices[key]!
+    const model = models[device.model]!
+    if (of === 'device') return key === id
+    if (of === 'place') return device.place === id
+    if (of === 'power') return model.supply === 'mains'
+    return of === 'radio' && model.kind === 'radio'
+  }
+  const gone = (key: string): boolean => {
+    const host = devices[key]!.in
+    return hit(key) || (host !== undefined && Object.hasOwn(devices, host) && gone(host))
+  }
+  return new Set(of === 'link' ? [] : Object.keys(devices).filter(gone))
 }
 
 /**

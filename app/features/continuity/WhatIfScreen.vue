@@ -25,6 +25,7 @@ interface Group {
   readonly count: number
   readonly things: readonly LossEffect[]
 }
+const isTogether = ({ of }: LossEffect['loss']): boolean => of !== 'device' && of !== 'link'
 const matches = ({ name, kind }: LossEffect) =>
   filter.value
     .toLowerCase()
@@ -34,9 +35,9 @@ const groups = computed<readonly Group[]>(() => {
   const known = effects.value ?? []
   const places: Group = {
     key: 'places',
-    title: 'Whole places, and the mains',
+    title: 'Whole places, the mains, all radio',
     count: 0,
-    things: known.filter(({ loss }) => loss.of === 'place' || loss.of === 'power'),
+    things: known.filter(({ loss }) => isTogether(loss)),
   }
   const made: Group[] = all.value
     ? [
@@ -89,7 +90,7 @@ const sinks = computed(() => {
 const spare = computed(() => {
   if (!told.value) return ''
   const { inKit, spareMinor, loss } = told.value
-  if (loss.of === 'place' || loss.of === 'power') return ''
+  if (isTogether(loss)) return ''
   const one = loss.of === 'device' ? 'One more of it' : 'Another such cable'
   return inKit
     ? `${one} is in the kit and not used.`
@@ -204,7 +205,7 @@ useIdleKeys(event => keys(event))
                 ><b class="cut">{{ thing.name[0]!.toUpperCase() + thing.name.slice(1) }}</b
                 ><span class="small quiet cut">{{ thing.kind }}</span></span
               >
-              <span v-if="all || thing.loss.of === 'place' || thing.loss.of === 'power'" class="figures quiet">{{
+              <span v-if="all || isTogether(thing.loss)" class="figures quiet">{{
                 thing.sinks.length ? `${thing.sinks.length} dark` : '\u2013'
               }}</span>
             </div>

@@ -12,12 +12,13 @@ function lossNamed(plan: Plan, id: string): Loss {
   if (own(plan.links, id)) return { of: 'link', id }
   if (placesOf(plan).includes(id)) return { of: 'place', id }
   if (id === 'mains') return { of: 'power', id }
-  const there = [...Object.keys(plan.devices), ...Object.keys(plan.links), ...placesOf(plan), 'mains']
+  if (id === 'radio') return { of: 'radio', id }
+  const there = [...Object.keys(plan.devices), ...Object.keys(plan.links), ...placesOf(plan), 'mains', 'radio']
   throw new Unusable(`no device, link or place ${id}; there are ${there.join(', ')}`)
 }
 
 function spareWords({ inKit, spareMinor, loss: { of } }: LossEffect, currency: string): string {
-  if (of === 'place' || of === 'power') return 'together'
+  if (of === 'place' || of === 'power' || of === 'radio') return 'together'
   return inKit ? 'a spare is in the kit' : `a spare costs ${moneyText(spareMinor, currency)}`
 }
 
@@ -54,7 +55,7 @@ const pointsJson = (checked: CommandContext['checked']): object[] =>
 const whatif: Command<CommandContext> = {
   name: 'whatif',
   about:
-    'says what goes dark when the device or link ID fails, all at the place ID, or the mains; without ID it lists every single thing that darkens a sink.',
+    'says what goes dark when the device or link ID fails, all at the place ID, the mains, or all radio; without ID it lists every single thing that darkens a sink.',
   options: { without: { value: 'ID' } },
   json: true,
   run: context => {

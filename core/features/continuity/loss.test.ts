@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Plan } from '#core/document'
 import { check } from '#core/features'
 import { CLEAN } from '../../../testing/clean'
-import { plan } from '../../../testing/plans'
+import { fmt, plan } from '../../../testing/plans'
 import { type Loss, whatIf } from './loss'
 import { singlePoints } from './facts'
 
@@ -59,6 +59,48 @@ describe('what if', () => {
     expect(dark(loss)).toEqual(sinks)
     expect([...whatIf(checked, loss).sources].sort()).toEqual(sources.sort())
   })
+  it('counts screens that are lost with others as dark', () => {
+    const written = plan({
+      devices: {
+        cam: { model: 'camera-box-hdmi', place: 'stage', ports: { hdmi: { format: fmt('1080p59.94') } } },
+        main: { model: 'switcher-4-strict', place: 'desk', standard: fmt('1080p59.94') },
+        left: { model: 'screen', place: 'hall' },
+        right: { model: 'screen', place: 'hall' },
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 3',
+        l: 'main.out-1 > left.in hdmi-passive 3',
+        r: 'main.out-2 > right.in hdmi-passive 3',
+      },
+    })
+    const sinks = (loss: Loss) => whatIf(check(written), loss).sinks.map(({ name }) => name)
+    expect(sinks({ of: 'place', id: 'hall' })).toEqual(['left', 'right'])
+    expect(sinks({ of: 'power', id: 'mains' })).toEqual(['left', 'right'])
+    expect(sinks({ of: 'device', id: 'left' })).toEqual([])
+  })
+  it('takes what hangs on a computer with it, and all radio at once', () => {
+    const written = plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        two: 'camera-box-hdmi 1080p59.94',
+        x: { model: 'radio-hdmi', air: { m: 15, channel: 1 } },
+        y: { model: 'radio-hdmi', air: { m: 15, channel: 2 } },
+        main: 'switcher-4-strict 1080p59.94',
+        pc: 'computer 1080p59.94',
+        cap: { model: 'capture-hdmi', in: 'pc' },
+      },
+      links: {
+        a: 'cam.hdmi > x.in hdmi-passive 0',
+        b: 'x.out > main.in-1 hdmi-passive 1',
+        c: 'two.hdmi > y.in hdmi-passive 0',
+        d: 'y.out > main.in-2 hdmi-passive 1',
+        e: 'main.out-1 > cap.in hdmi-passive 1',
+      },
+    })
+    expect(whatIf(check(written), { of: 'device', id: 'pc' }).sinks.map(({ device }) => device)).toEqual(['cap'])
+    const { sinks, sources } = whatIf(check(written), { of: 'radio', id: 'radio' })
+    expect([sinks.map(({ device }) => device), [...sources].sort()]).toEqual([['cap'], ['cam', 'two']])
+  })
   it('says what can still be cut to, and who sees it', () => {
     expect(whatIf(checked, { of: 'device', id: 'side' }).still).toEqual([
       {
@@ -98,7 +140,9 @@ describe('what if', () => {
 /** Which sinks are reached, by nothing but links and the paths of models: right wherever every format fits. */
 function reached({ devices, links, models }: Plan, lost: Loss): Set<string> {
   const lit = new Set<string>()
-  const gone = (device: string) => lost.of === 'device' && lost.id === device
+  // A capture goes with the computer that it hangs on.
+  const gone = (device: string): boolean =>
+    lost.of === 'device' && (lost.id === device || (devices[device]!.in !== undefined && gone(devices[device]!.in)))
   for (let grown = true; grown;) {
     const size = lit.size
     for (const [id, { from, to }] of Object.entries(links)) {

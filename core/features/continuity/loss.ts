@@ -4,9 +4,9 @@ import { type Run, type Traced, isSwitcher, kitLines, lengthOf, lostDevices, tra
 import { type Plan, own } from '#core/document'
 import type { Checked } from '#core/propose'
 
-/** What may fail: a device, a cable, all that stands at one place, or the mains (`id` is `mains`). */
+/** What may fail: a device, a cable, all that stands at one place, the mains (`id` is `mains`), or all radio (`radio`). */
 export interface Loss {
-  readonly of: 'device' | 'link' | 'place' | 'power'
+  readonly of: 'device' | 'link' | 'place' | 'power' | 'radio'
   readonly id: string
 }
 
@@ -32,7 +32,7 @@ export interface LossEffect {
   readonly name: string
   /** What the thing is, by its model. */
   readonly kind: string
-  /** Sinks that were lit and are dark then, without the failed thing itself. */
+  /** Sinks that were lit and are dark then, those that are lost with others among them; not the one thing that failed. */
   readonly sinks: readonly DarkSink[]
   /** Names of sources that reach no switcher and no sink any more, the failed one among them. */
   readonly sources: readonly string[]
@@ -125,7 +125,7 @@ function named(plan: Plan, loss: Loss): { name: string; kind: string; spareMinor
     if (gone.size === 0) throw new Error(`no ${loss.of} ${loss.id}`)
     const count = `${gone.size} device${gone.size > 1 ? 's' : ''}`
     return {
-      name: loss.of === 'place' ? `everything at ${loss.id}` : 'the mains',
+      name: loss.of === 'place' ? `everything at ${loss.id}` : loss.of === 'radio' ? 'all radio' : 'the mains',
       kind: count,
       spareMinor: 0,
       inKit: false,
@@ -163,7 +163,10 @@ export function whatIf({ traced }: Pick<Checked, 'traced'>, loss: Loss): LossEff
     loss,
     ...words,
     sinks: [...litSinks(traced)]
-      .filter(([key, { end }]) => !after.has(key) && !gone.has(end!.device))
+      .filter(([key, { end }]) => {
+        const alone = loss.of === 'device' && loss.id === end!.device
+        return (!after.has(key) || gone.has(end!.device)) && !alone
+      })
       .map(([, { end, links }]) => ({
         device: end!.device,
         port: end!.port,
@@ -176,7 +179,7 @@ export function whatIf({ traced }: Pick<Checked, 'traced'>, loss: Loss): LossEff
   }
 }
 
-/** All that can fail on a picture's way, devices first, then cables, places and the mains. */
+/** All that can fail on a picture's way, devices first, then cables, places, the mains and all radio. */
 export function lossesOf(plan: Plan): Loss[] {
   const { devices, links, models } = plan
   return [
@@ -187,6 +190,9 @@ export function lossesOf(plan: Plan): Loss[] {
     ...placesOf(plan).map((id): Loss => ({ of: 'place', id })),
     ...(Object.values(devices).some(({ model }) => models[model]!.supply === 'mains')
       ? [{ of: 'power', id: 'mains' } as const]
+      : []),
+    ...(Object.values(devices).filter(({ model }) => models[model]!.kind === 'radio').length > 1
+      ? [{ of: 'radio', id: 'radio' } as const]
       : []),
   ]
 }
