@@ -239,3 +239,17 @@ describe('ids', () => {
     expect(freshId('A', taken, () => numbers.shift()!)).not.toBe('a-0000')
   })
 })
+
+describe('the rate of an interlaced format', () => {
+  it('counts frames, and who wrote fields is told which rate is meant', () => {
+    const opened = openFile(
+      JSON.stringify({
+        format: FORMAT_VERSION,
+        show: { title: 'x' },
+        plans: { main: { title: 'y', brief: { standard: { raster: '1920x1080', scan: 'i', rate: '50/1' } } } },
+      }),
+    )
+    // 1080i50: fifty fields are twenty-five frames a second.
+    expect(opened.ok ? '' : opened.problem.allowed).toContain('1080i50 has the rate 25/1')
+  })
+})

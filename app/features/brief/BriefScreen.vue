@@ -75,6 +75,13 @@ const mainsWords = computed(() =>
     : undefined,
 )
 const feeds = FEEDS.map(value => ({ title: value, value }))
+/** Whose feed somebody may be meant to see: the show's, which the last switcher makes, or that of any one switcher. */
+const owners = computed(() => [
+  { title: 'the show', value: '' },
+  ...Object.entries(plan.value.devices)
+    .filter(([, { model }]) => plan.value.models[model]!.role === 'switcher')
+    .map(([value, { name }]) => ({ title: name, value })),
+])
 const rasters = [
   { title: 'any raster', value: '' },
   ...RASTER_IDS.filter(id => raster(id).height >= 720).map(id => ({
@@ -180,10 +187,13 @@ interface Feeds {
 const NOTES = {
   when: { ids: ['E01'], words: 'what ends by itself before the show does; heads every paper' },
   mains: { ids: ['F14'], words: 'lamps against frame rate and shutter' },
-  seen: { ids: ['O01', 'O02', 'C11', 'C12', 'F13', 'F15', 'A01'], words: 'feeds, outputs, raster, rate and sound' },
+  seen: {
+    ids: ['O01', 'O02', 'O17', 'C11', 'C12', 'F13', 'F15', 'A01'],
+    words: 'feeds, whose they are, outputs, raster, rate and sound',
+  },
   shots: { ids: ['R04', 'R06', 'F14'], words: 'safe shot, crew, shutter' },
   spare: { ids: ['C09', 'C10', 'R06', 'R01'], words: 'inputs, crew, a second way' },
-  rules: { ids: ['L01', 'A08', 'F01', 'F16'], words: 'cable lengths, sync, the ladder of standards' },
+  rules: { ids: ['L01', 'A08', 'F01', 'F16', 'F24'], words: 'cable lengths, sync, the ladder of standards' },
   paper: { ids: ['C15'], words: 'kit, prices and papers' },
 } satisfies Record<string, Feeds>
 const found = (ids: readonly string[]): readonly Finding[] =>
@@ -293,6 +303,24 @@ function added(): void {
                   value => set(['wants', id, 'feed'], value, `${plan.devices[one.sink]!.name} should see ${value}`)
                 "
               />
+              <template v-if="owners.length > 2">
+                of
+                <FillIn
+                  :label="`Whose it is, at ${plan.devices[one.sink]!.name}`"
+                  :value="one.of === undefined ? 'the show' : (plan.devices[one.of]?.name ?? 'what is gone')"
+                  :raw="one.of ?? ''"
+                  blank="the show"
+                  :options="owners"
+                  @done="
+                    value =>
+                      set(
+                        ['wants', id, 'of'],
+                        value || undefined,
+                        `Whose picture ${plan.devices[one.sink]!.name} should see`,
+                      )
+                  "
+                />
+              </template>
               in
               <FillIn
                 :label="`Raster of ${plan.devices[one.sink]!.name}`"

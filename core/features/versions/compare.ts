@@ -1,6 +1,15 @@
 import type { CableModel } from '#core/cable'
 import { lengthOf, planMinor, planWatts, slowestMs, socketName } from '#core/chain'
-import { COLLECTIONS, type Collection, DEFINITIONS, type Device, type Plan, own, sameValue } from '#core/document'
+import {
+  COLLECTIONS,
+  type Collection,
+  DEFINITIONS,
+  type Device,
+  type Plan,
+  type Want,
+  own,
+  sameValue,
+} from '#core/document'
 import type { Severity, Verdict } from '#core/kernel'
 import { papersOf } from '#core/kernel'
 import type { Checked } from '#core/propose'
@@ -249,8 +258,9 @@ function briefOf(from: Plan, to: Plan): Difference[] {
   }
   for (const id of new Set([...Object.keys(from.wants), ...Object.keys(to.wants)])) {
     const [x, y] = [own(from.wants, id), own(to.wants, id)]
-    const wish = (plan: Plan, want: { sink: string; feed: string }) =>
-      `${own(plan.devices, want.sink)?.name ?? want.sink} sees ${want.feed}`
+    const named = (plan: Plan, id: string) => own(plan.devices, id)?.name ?? id
+    const wish = (plan: Plan, { sink, feed, of }: Want) =>
+      `${named(plan, sink)} sees ${feed}${of === undefined ? '' : ` of ${named(plan, of)}`}`
     if (x && !y) list.push({ change: 'gone', name: 'who sees what', words: wish(from, x) })
     else if (y && !x) list.push({ change: 'added', name: 'who sees what', words: wish(to, y) })
     else if (x && y && !sameValue(x, y))
