@@ -66,7 +66,7 @@ async function look(page: Page): Promise<void> {
   await ready(page)
   await press(page, 'l')
   await expect(page.getByRole('button', { name: /^Stop/ })).toBeVisible()
-  await expect(page.getByText(/ways for \d+ pictures weighed/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/ways that were listed for \d+ pictures/)).toBeVisible({ timeout: 60_000 })
 }
 
 test('patches an unwired show of two stages, is mended by hand, patches again round two pins, compares and prints', async ({

@@ -303,7 +303,9 @@ function added(): void {
                   value => set(['wants', id, 'feed'], value, `${plan.devices[one.sink]!.name} should see ${value}`)
                 "
               />
-              <template v-if="owners.length > 2">
+              <template
+                v-if="owners.length > 2 && (one.of !== undefined || one.feed === 'program' || one.feed === 'clean')"
+              >
                 of
                 <FillIn
                   :label="`Whose it is, at ${plan.devices[one.sink]!.name}`"
@@ -339,17 +341,19 @@ function added(): void {
                 :options="rates"
                 @done="value => ask(id, one, 'rate', value)"
               />,
-              <FillIn
-                :label="`Sound of ${plan.devices[one.sink]!.name}`"
-                :value="one.sound ? 'with sound' : undefined"
-                :raw="one.sound ? 'yes' : ''"
-                blank="picture alone"
-                :options="heard"
-                @done="
-                  value =>
-                    set(['wants', id, 'sound'], value ? true : undefined, `Sound at ${plan.devices[one.sink]!.name}`)
-                "
-              />.
+              <span class="held"
+                ><FillIn
+                  :label="`Sound of ${plan.devices[one.sink]!.name}`"
+                  :value="one.sound ? 'with sound' : undefined"
+                  :raw="one.sound ? 'yes' : ''"
+                  blank="picture alone"
+                  :options="heard"
+                  @done="
+                    value =>
+                      set(['wants', id, 'sound'], value ? true : undefined, `Sound at ${plan.devices[one.sink]!.name}`)
+                  "
+                />.</span
+              >
               <button
                 type="button"
                 class="btn plain small gone"
@@ -524,6 +528,9 @@ function added(): void {
 </template>
 
 <style scoped>
+.held {
+  white-space: nowrap;
+}
 .brief {
   font-size: 20px;
   line-height: 1.55;

@@ -258,8 +258,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         {{ patch.offers.length || patch.outcome ? 'Look again' : 'Patch it for me' }} <span class="key">L</span>
       </button>
       <p v-if="patch.outcome && patch.state === 'done'" class="small quiet">
-        {{ patch.outcome.size.choices }} ways for {{ patch.outcome.size.demands }} pictures weighed; best and proven
-        after {{ figure((patch.outcome.ms.first || patch.outcome.ms.all) / 1000) }}&nbsp;s, all after
+        The best of the {{ patch.outcome.size.choices }} ways that were listed for
+        {{ patch.outcome.size.demands }} pictures, after
+        {{ figure((patch.outcome.ms.first || patch.outcome.ms.all) / 1000) }}&nbsp;s; all plans after
         {{ figure(patch.outcome.ms.all / 1000) }}&nbsp;s.
       </p>
     </aside>
@@ -396,8 +397,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           </tbody>
         </table>
         <p class="small quiet proof">
-          The dashed line: no plan can cost fewer than {{ figure(bound ?? 0) }} points. One point is one
-          {{ currency }} that need not be spent; delay, conversions, risks and work are priced as weighed. Each plan
+          The dashed line: no plan made of the ways that were listed can cost fewer than
+          {{ figure(bound ?? 0) }} points; that is what proven says. What was not listed is not weighed. One point is
+          one {{ currency }} that need not be spent; delay, conversions, risks and work are priced as weighed. Each plan
           gives up a standard, a device or a place of conversion of every better one.
         </p>
       </div>

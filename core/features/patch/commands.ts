@@ -64,7 +64,7 @@ function offerText(offer: Offer, i: number, currency: string): string {
     `${moneyText(offer.minor, currency)}, ${moneyText(offer.missingMinor, currency)} to get`,
     msText(offer.delayMs),
     offer.proven
-      ? `proven: bound ${bound.toFixed(2)} of ${cost.toFixed(2)} points`
+      ? `proven among the ways listed: bound ${bound.toFixed(2)} of ${cost.toFixed(2)} points`
       : `not proven: gap ${gapOf(offer).toFixed(2)} of ${cost.toFixed(2)} points`,
   ].join('   ')
   const changes = i === 0 ? offer.parts.map(({ title }) => `   - ${title}`) : []
