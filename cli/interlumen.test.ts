@@ -275,6 +275,17 @@ describe('solve and patch', () => {
     expect(checked.stdout).toContain('8 of 8 pictures arrive')
     expect(checked.status).toBe(0)
   }, 60_000)
+  it('names the switchers that would do where the plan has none', async () => {
+    const camera = (name: string) => ({ model: 'box', name, order: 1 })
+    const models = { box: { from: 'builtin/camera-box-hdmi@2' } }
+    const devices = { a: camera('A'), b: camera('B'), c: camera('C') }
+    const file = { format: 3, show: { title: 'x' }, plans: { main: { title: 'y', models, devices } } }
+    const { status, stdout, stderr } = await run(['solve', '-'], JSON.stringify(file))
+    expect([status, stdout]).toEqual([1, ''])
+    expect(stderr).toMatch(/no switcher in the plan/)
+    // Three HDMI sources: the catalogue's smallest with three HDMI inputs or more has four.
+    expect(stderr).toMatch(/Switcher, 4 HDMI inputs.*\sEUR\n.*Switcher, /)
+  })
   it('says what collides when there is no plan, and exits 1', async () => {
     const file = JSON.parse(readFileSync(join(root, CLEAN), 'utf8'))
     file.plans.main.brief.spareInputs = 3

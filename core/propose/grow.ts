@@ -1,7 +1,16 @@
 import { type Feed, MODELS, type Model, type Port, carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Socket, type Traced, type Wire, isSwitcher, mixedBy, socketKey } from '#core/chain'
+import {
+  type DeviceNode,
+  type Socket,
+  type Traced,
+  type Wire,
+  isSwitcher,
+  mixedBy,
+  outputFormat,
+  socketKey,
+} from '#core/chain'
 import { type Edit, type LinkEnd, type PortSetting, own } from '#core/document'
-import { setsContain } from '#core/signal'
+import { type VideoFormat, listFormats, sameFormat, setsContain } from '#core/signal'
 import { Draft } from './draft'
 import { freeInputs } from './offers'
 import type { Proposal } from './rule'
@@ -211,4 +220,48 @@ export function addSink(traced: Traced, from: Socket, modelId: string, name: str
   layWay(draft, way, end, { device, port: inId }, name)
   draft.edits.push({ do: 'add', collection: 'wants', id: `${device}-sees`.slice(0, 64), value: { sink: device, feed } })
   return draft.edits
+}
+
+/**
+ * Switchers for a plan that has none: the smallest that takes every source, and the next larger one, each set to the
+ * standard that most of the sources send.
+ */
+export function firstSwitchers(
+  { plan, chain }: Traced,
+  most = 2,
+): { readonly row: Model; readonly edits: readonly Edit[] }[] {
+  const sources = [...chain.nodes.values()].filter(({ model }) => model.role === 'source')
+  if (sources.length < 2 || [...chain.nodes.values()].some(isSwitcher)) return []
+  const kinds = sources.flatMap(node =>
+    pictureOutputs(node.model)
+      .slice(0, 1)
+      .map(([, { carries }]) => carries),
+  )
+  const sent = sources.flatMap(node =>
+    pictureOutputs(node.model)
+      .slice(0, 1)
+      .flatMap(([port]) => outputFormat(node, port) ?? []),
+  )
+  const count = (format: VideoFormat) => sent.filter(other => sameFormat(other, format)).length
+  const takesAll = (row: Model) => {
+    const inputs = pictureInputs(row).map(([, { carries }]) => carries)
+    return [...new Set(kinds)].every(
+      kind => inputs.filter(carries => carries === kind).length >= kinds.filter(carries => carries === kind).length,
+    )
+  }
+  const rows = [...MODELS]
+    .filter(([, row]) => row.role === 'switcher' && takesAll(row))
+    .sort(([, a], [, b]) => pictureInputs(a).length - pictureInputs(b).length || a.priceMinor - b.priceMinor)
+  const sizes = new Set<number>()
+  return rows
+    .filter(([, row]) => {
+      const size = pictureInputs(row).length
+      return !sizes.has(size) && sizes.add(size).size <= most
+    })
+    .map(([id, row]) => {
+      const draft = new Draft(plan)
+      const standard = listFormats(row.standards ?? []).sort((a, b) => count(b) - count(a))[0]
+      draft.device({ model: draft.model(id), name: 'Switcher', order: 1, ...(standard ? { standard } : {}) })
+      return { row, edits: draft.edits }
+    })
 }

@@ -7,6 +7,7 @@ export { feedInto, feedOf, feedSink, outputsAreFull, ownersOf, runsTo, unfedWant
 export {
   addSink,
   feederSwitcher,
+  firstSwitchers,
   idleSources,
   inputsAreFull,
   largerSwitcher,

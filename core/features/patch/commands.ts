@@ -1,7 +1,8 @@
 import { CATALOGUE_CURRENCY } from '#core/catalog'
+import { isSwitcher } from '#core/chain'
 import { applyEdits, canonicalText, problemText } from '#core/document'
 import { Unusable, type Command, type CommandResult } from '#core/kernel'
-import type { CommandContext } from '#core/propose'
+import { type CommandContext, firstSwitchers } from '#core/propose'
 import { parseFormatLabel } from '#core/signal'
 import { moneyText, msText } from '#core/words'
 import type { Highs } from 'highs'
@@ -9,6 +10,16 @@ import { propose, type Offer, type Proposals } from './propose'
 import { PRESETS, type PresetId } from './weights'
 
 const OPTIONS = { fixed: { value: 'STANDARD' }, weights: { value: 'NAME' } }
+
+/** What a plan without a switcher needs first. */
+function switcherNeeded({ traced }: CommandContext['checked'], currency: string): string | undefined {
+  if ([...traced.chain.nodes.values()].some(isSwitcher)) return undefined
+  const rows = firstSwitchers(traced).map(({ row }) => `  ${row.title}, ${moneyText(row.priceMinor, currency)}`)
+  return [
+    'There is no switcher in the plan, so there is nothing to patch the sources into.',
+    ...(rows.length ? ['The smallest that takes them all, and the next larger one:', ...rows] : []),
+  ].join('\n')
+}
 
 async function solved({ checked, values, solver }: CommandContext, most: number): Promise<Proposals> {
   const label = values.get('fixed')
@@ -84,6 +95,8 @@ const solve: Command<CommandContext> = {
   json: true,
   run: async context => {
     const currency = context.plan.brief.currency ?? CATALOGUE_CURRENCY
+    const needed = switcherNeeded(context.checked, currency)
+    if (needed) return { error: needed, exit: 1 }
     const outcome = await solved(context, 5)
     const { offers, collisions, left, size, ms } = outcome
     if (context.json) {
@@ -103,6 +116,8 @@ const patch: Command<CommandContext> = {
   options: OPTIONS,
   run: async context => {
     const { show, planId, plan } = context
+    const needed = switcherNeeded(context.checked, plan.brief.currency ?? CATALOGUE_CURRENCY)
+    if (needed) return { error: needed, exit: 1 }
     const outcome = await solved(context, 1)
     const [offer] = outcome.offers
     if (!offer) return answer(outcome, '')

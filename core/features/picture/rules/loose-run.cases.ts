@@ -13,6 +13,13 @@ export const CASES: readonly Faulty[] = [
     says: ['cam is not connected'],
   },
   {
+    name: 'two sources and no switcher',
+    gives: ['C07', 'C07'],
+    plan: plan({ devices: { cam: 'camera-box-hdmi 1080p59.94', two: 'camera-box-hdmi 1080p59.94' } }),
+    offers: ['Put in a switcher', 'and connect it'],
+    says: ['cam is not connected'],
+  },
+  {
     name: 'a cable that ends loose',
     gives: ['C07'],
     plan: plan({

@@ -16,7 +16,9 @@ import { type Finding, ghost, text } from '#core/kernel'
 import {
   Draft,
   type Proposal,
+  after,
   connectTo,
+  firstSwitchers,
   freeInputs,
   freeSockets,
   inputsAreFull,
@@ -168,9 +170,18 @@ function openInputs(traced: Traced): Socket[] {
 }
 
 function connectSource(traced: Traced, found: Finding): Proposal[] {
-  return freeSockets(traced, nodeAt(traced, found), 'out').flatMap(out =>
-    connectTo(traced, out, openInputs(traced), 'Connect it to').slice(0, 4),
-  )
+  const outs = freeSockets(traced, nodeAt(traced, found), 'out')
+  return [
+    ...outs.flatMap(out => connectTo(traced, out, openInputs(traced), 'Connect it to').slice(0, 4)),
+    ...firstSwitchers(traced).flatMap(({ row, edits }): Proposal[] => {
+      const next = after(traced, edits)
+      const [lead] = next
+        ? outs.flatMap(out => connectTo(next, out, freeInputs(next), 'and connect it to').slice(0, 1))
+        : []
+      const title = `Put in a switcher, ${row.title.replace(/^Switcher, /, '')}`
+      return lead ? [{ title: `${title}, ${lead.title}`.slice(0, 120), edits: [...edits, ...lead.edits] }] : []
+    }),
+  ]
 }
 
 function toInputs(traced: Traced, { wire }: WireTrace): Proposal[] {
