@@ -71,11 +71,14 @@ export async function openShow(page: Page, title: string): Promise<void> {
   await expect(page.getByRole('list', { name: 'Runs' })).toBeAttached()
 }
 
+/** A kept connection may be closed by the server in the very moment that it is used again. */
+const AGAIN = { maxRetries: 3 }
+
 /** Opens a copy of a demo show, so that walks do not meet each other's changes. */
 export async function openCopy(page: Page, title: string, screen = 'runs'): Promise<string> {
-  const shows = (await (await page.request.get('/api/shows')).json()) as { id: string; title: string }[]
+  const shows = (await (await page.request.get('/api/shows', AGAIN)).json()) as { id: string; title: string }[]
   const { id } = (await (
-    await page.request.post(`/api/shows/${shows.find(show => show.title === title)!.id}/duplicate`)
+    await page.request.post(`/api/shows/${shows.find(show => show.title === title)!.id}/duplicate`, AGAIN)
   ).json()) as { id: string }
   await page.goto(`/shows/${id}/main/${screen}`)
   await expect(verdict(page)).toBeVisible()
