@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { MODELS } from '#core/catalog'
 import type { Plan, ShowFile } from '#core/document'
 
-import { expect, expectAccessible, press, saved, test, verdict, goTo } from './walk'
+import { AGAIN, expect, expectAccessible, press, saved, test, verdict, goTo } from './walk'
 
 /** Two switchers, six sources and four screens with their places and what the kit has, and not one cable. */
 function unwired(): ShowFile {
@@ -52,13 +52,15 @@ function unwired(): ShowFile {
 }
 
 async function openUnwired(page: Page): Promise<string> {
-  const { id } = (await (await page.request.post('/api/shows/import', { data: unwired() })).json()) as { id: string }
+  const { id } = (await (await page.request.post('/api/shows/import', { data: unwired(), ...AGAIN })).json()) as {
+    id: string
+  }
   await page.goto(`/shows/${id}/main/kit`)
   await expect(verdict(page)).toBeVisible()
   return id
 }
 const planOf = async (page: Page, show: string, plan = 'main') =>
-  ((await (await page.request.get(`/api/shows/${show}/plans/${plan}`)).json()) as { plan: Plan }).plan
+  ((await (await page.request.get(`/api/shows/${show}/plans/${plan}`, AGAIN)).json()) as { plan: Plan }).plan
 const pieces = (page: Page) => page.getByRole('region', { name: /^What Plan 1/ })
 const ready = (page: Page) =>
   expect(page.getByRole('button', { name: /^(Patch it for me|Look again)/ }).first()).toBeEnabled()
@@ -133,7 +135,7 @@ test('patches an unwired show of two stages, is mended by hand, patches again ro
   await expect(page.getByRole('heading', { name: 'At 720 lines against Main plan' })).toBeVisible()
   await expect(page.getByText('standard: 1080p59.94, now 720p59.94').first()).toBeVisible()
   await expectAccessible(page)
-  const plans = (await (await page.request.get(`/api/shows/${show}/plans`)).json()) as {
+  const plans = (await (await page.request.get(`/api/shows/${show}/plans`, AGAIN)).json()) as {
     id: string
     title: string
     verdict: { arrive: number }

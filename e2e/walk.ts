@@ -72,7 +72,7 @@ export async function openShow(page: Page, title: string): Promise<void> {
 }
 
 /** A kept connection may be closed by the server in the very moment that it is used again. */
-const AGAIN = { maxRetries: 3 }
+export const AGAIN = { maxRetries: 3 }
 
 /** Opens a copy of a demo show, so that walks do not meet each other's changes. */
 export async function openCopy(page: Page, title: string, screen = 'runs'): Promise<string> {

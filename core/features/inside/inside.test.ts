@@ -115,10 +115,13 @@ describe('a place or the mains lost', () => {
       'stream',
     ])
   })
-  // All but a radio camera run on the mains: the screens go with it, so none is told as dark for another's sake.
-  it('leave what runs by itself', () => {
+  // A screen that has no mains is dark, whatever still comes to it.
+  it('darken the screens that are lost with them', () => {
     const radio = CLEAN['one radio sender, two receivers']!
-    expect(whatIf(check(radio), { of: 'power', id: 'mains' })).toMatchObject({ name: 'the mains', sinks: [] })
+    expect(whatIf(check(radio), { of: 'power', id: 'mains' })).toMatchObject({
+      name: 'the mains',
+      sinks: [{ device: 'scr' }],
+    })
     expect(() => whatIf(check(radio), { of: 'place', id: 'Nowhere' })).toThrow('no place Nowhere')
   })
 })
