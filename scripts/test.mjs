@@ -57,10 +57,6 @@ const vitest = config => onOutput =>
 
 const script = name => onOutput => single(run(npm, ['run', '-s', name], { onOutput, env: { NO_COLOR: '1' } }))
 
-async function inTurn(...steps) {
-  for (const [name, work] of steps) await step(name, work)
-}
-
 try {
   await install()
   chromium()
@@ -71,20 +67,10 @@ try {
       json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
       onOutput,
     )
-  // Two cores: the walks need the build, and take as long as all the rest. Types write where the build does, so they wait for it.
-  const built = step('build', onOutput => single(build(onOutput)))
-  await Promise.all([
-    step('lint', script('lint'))
-      .then(() => built)
-      .then(() =>
-        inTurn(
-          ['types', script('types')],
-          ['unit tests', vitest()],
-          ['server tests', vitest('vitest.server.config.ts')],
-        ),
-      ),
-    built.then(() => step('browser tests', walks)),
-  ])
+  // Two cores: three pairs, each of what keeps both busy. Types write where the build does, and the rest needs the build.
+  await Promise.all([step('build', onOutput => single(build(onOutput))), step('lint', script('lint'))])
+  await Promise.all([step('types', script('types')), step('unit tests', vitest())])
+  await Promise.all([step('browser tests', walks), step('server tests', vitest('vitest.server.config.ts'))])
 } catch (error) {
   console.error(`interlumen: ${error.message}`)
   failed++

@@ -96,8 +96,9 @@ export interface Rebased {
   readonly heard: readonly JournalEntry[]
 }
 
-/** Somebody wrote meanwhile: theirs goes under mine. `newer` are all entries after the revision of the copy, in order. */
-export function rebased(copy: Copy, newer: readonly JournalEntry[], me: string): Rebased {
+/** Somebody wrote meanwhile: theirs goes under mine. `written` holds all entries after the revision of the copy, in order; older ones are in already. */
+export function rebased(copy: Copy, written: readonly JournalEntry[], me: string): Rebased {
+  const newer = written.filter(({ revision }) => revision > copy.revision)
   const settled = advance(
     copy.settled,
     newer.map(({ transaction }) => transaction),

@@ -21,12 +21,14 @@ const chosen = ref<string>()
 const list = ref<HTMLElement>()
 const circuits = computed(() => known.value?.circuits ?? [])
 const circuit = computed(() => circuits.value.find(({ id }) => id === chosen.value))
+// What is in the plan may be chosen before its figures are there, and figures of before may still come in.
 watch(
-  [circuits, () => route.query.at] as const,
-  ([all, at]) => {
+  [circuits, () => plan.value.circuits, () => route.query.at] as const,
+  ([all, there, at]) => {
     const asked = typeof at === 'string' ? /^P04:circuit\/(.+)$/.exec(at)?.[1] : undefined
-    if (asked && all.some(({ id }) => id === asked) && chosen.value === undefined) chosen.value = asked
-    if (!all.some(({ id }) => id === chosen.value)) chosen.value = all[0]?.id
+    if (asked && Object.hasOwn(there, asked) && chosen.value === undefined) chosen.value = asked
+    if (chosen.value === undefined || !Object.hasOwn(there, chosen.value))
+      chosen.value = all.find(({ id }) => Object.hasOwn(there, id))?.id
   },
   { immediate: true },
 )
@@ -150,8 +152,9 @@ async function addByPlace(): Promise<void> {
 }
 
 async function remove(): Promise<void> {
-  const one = circuit.value
-  if (one) await store.commit(`Take out ${one.title}`, [{ do: 'remove', collection: 'circuits', id: one.id }])
+  const id = chosen.value
+  const one = id === undefined ? undefined : plan.value.circuits[id]
+  if (one) await store.commit(`Take out ${one.title}`, [{ do: 'remove', collection: 'circuits', id: id! }])
 }
 async function rename(text: string): Promise<void> {
   renaming.value = false
