@@ -67,10 +67,14 @@ try {
       json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
       onOutput,
     )
-  // Two cores: three pairs, each of what keeps both busy. Types write where the build does, and the rest needs the build.
+  // Two cores: pairs of what keeps both busy. Types write where the build does, and the rest needs the build. The walks
+  // take both cores alone, and the kills want time to write in.
   await Promise.all([step('build', onOutput => single(build(onOutput))), step('lint', script('lint'))])
-  await Promise.all([step('types', script('types')), step('unit tests', vitest())])
-  await Promise.all([step('browser tests', walks), step('server tests', vitest('vitest.server.config.ts'))])
+  await Promise.all([
+    step('types', script('types')).then(() => step('server tests', vitest('vitest.server.config.ts'))),
+    step('unit tests', vitest()),
+  ])
+  await step('browser tests', walks)
 } catch (error) {
   console.error(`interlumen: ${error.message}`)
   failed++
