@@ -2,22 +2,17 @@
 import { run } from './run.mjs'
 
 const bin = (name, ...args) => [process.execPath, [`node_modules/${name}`, ...args]]
+// Templates need the checker that speaks Vue; all else goes by the compiler that is machine code, ten times as fast.
 const VUE = 'vue-tsc/bin/vue-tsc.js'
-const PLAIN = 'typescript/bin/tsc'
-const inTurn = async (...calls) => {
-  let worst = 0
-  for (const [command, args] of calls) worst = Math.max(worst, await run(command, args))
-  return worst
-}
+const NATIVE = 'typescript-native/bin/tsc'
 
 if ((await run(...bin('nuxt/bin/nuxt.mjs', 'prepare'), { env: { NUXT_TELEMETRY_DISABLED: '1' } })) !== 0)
   process.exit(1)
-const codes = await Promise.all([
-  inTurn(bin(VUE, '--noEmit', '-p', '.nuxt/tsconfig.app.json')),
-  inTurn(
-    bin(VUE, '--noEmit', '-p', '.nuxt/tsconfig.server.json'),
-    bin(PLAIN, '--noEmit', '-p', 'core/tsconfig.json'),
-    bin(PLAIN, '--noEmit', '-p', 'tsconfig.tools.json'),
-  ),
-])
+const native = async () => {
+  let worst = 0
+  for (const project of ['.nuxt/tsconfig.server.json', 'core/tsconfig.json', 'tsconfig.tools.json'])
+    worst = Math.max(worst, await run(...bin(NATIVE, '--noEmit', '-p', project)))
+  return worst
+}
+const codes = await Promise.all([run(...bin(VUE, '--noEmit', '-p', '.nuxt/tsconfig.app.json')), native()])
 process.exit(Math.max(...codes))

@@ -46,12 +46,17 @@ const commit = (copy: Copy, edit: Edit): Copy => {
 
 describe('my changes over those of others', () => {
   it('ends with what the server has, and loses no change of mine in silence', () => {
-    const edit = fc.oneof(fc.nat(40).map(route), fc.nat(9).map(name), fc.nat(9).map(note), fc.constant(cut))
+    const edit: fc.Arbitrary<Edit> = fc.oneof(
+      fc.nat(40).map(route),
+      fc.nat(9).map(name),
+      fc.nat(9).map(note),
+      fc.constant(cut),
+    )
     const step = fc.oneof(
-      fc.record({ do: fc.constant('mine' as const), edit }),
-      fc.record({ do: fc.constant('theirs' as const), edit }),
-      fc.record({ do: fc.constant('tab' as const), edit }),
-      fc.record({ do: fc.constantFrom('send' as const, 'hear' as const, 'sendUnheard' as const) }),
+      edit.map(one => ({ do: 'mine' as const, edit: one })),
+      edit.map(one => ({ do: 'theirs' as const, edit: one })),
+      edit.map(one => ({ do: 'tab' as const, edit: one })),
+      fc.constantFrom({ do: 'send' as const }, { do: 'hear' as const }, { do: 'sendUnheard' as const }),
     )
     fc.assert(
       fc.property(fc.array(step, { maxLength: 25 }), steps => {
