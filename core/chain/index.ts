@@ -17,6 +17,8 @@ export {
   outputFormat,
   resolve,
   socketKey,
+  takesAnyEnd,
+  wiresAt,
 } from './resolve'
 export { type Run, runsOf } from './runs'
 export { type DelayMs, type Signal, delayMs } from './signal'

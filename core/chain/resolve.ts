@@ -67,6 +67,18 @@ export function besideOf({ from, to }: Wire): Beside | undefined {
 
 export type Beside = 'sound' | 'control'
 
+/** A network switch knows no direction: each of its sockets takes either end of a lead. */
+export const takesAnyEnd = (socket: Socket | undefined): boolean =>
+  socket?.node.model.kind === 'network' && socket.port?.carries === 'control'
+
+/** All wires in a socket, by id; of a socket that takes either end, those that leave and those that enter. */
+export function wiresAt({ leaving, entering }: Chain, socket: Socket, end: 'from' | 'to'): readonly Wire[] {
+  const key = socketKey(socket.node.id, socket.portId)
+  const [out, into] = [leaving.get(key) ?? [], entering.get(key) ?? []]
+  if (!takesAnyEnd(socket)) return end === 'from' ? out : into
+  return [...out, ...into].sort((a, b) => (a.id < b.id ? -1 : 1))
+}
+
 /** Builds the graph of a valid plan. Linear in devices and links. */
 export function resolve(plan: Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>): Chain {
   const nodes = new Map<string, DeviceNode>()

@@ -1,7 +1,7 @@
 import { carriesPicture, isBeside } from '#core/catalog'
 import type { LinkEnd, Plan, Segment } from '#core/document'
 import { pathFrom } from './pass'
-import { type Beside, type Chain, type Wire, gathers, socketKey } from './resolve'
+import { type Beside, type Chain, type Wire, gathers, socketKey, takesAnyEnd } from './resolve'
 import { type Trace, type WireTrace, upstream } from './trace'
 
 /** One signal's whole way, from the output where it begins to the input where it ends; named by its last link. */
@@ -34,11 +34,18 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
     const first = links[0]!.wire.from
     const hangs =
       !first ||
-      first.port?.dir !== 'out' ||
-      !(first.node.model.role === 'source' || isBeside(first.node.model) || gathers(first.node))
+      (first.port?.dir !== 'out' && !takesAnyEnd(first) && !takesAnyEnd(links[0]!.wire.to)) ||
+      !(
+        takesAnyEnd(links[0]!.wire.to) ||
+        first.node.model.role === 'source' ||
+        isBeside(first.node.model) ||
+        gathers(first.node)
+      )
     const to = wire.to
     const ends =
-      to && to.port?.dir === 'in' && (gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
+      to?.port &&
+      (to.port.dir === 'in' || takesAnyEnd(to) || takesAnyEnd(first)) &&
+      (gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
     runs.push({
       id: wire.id,
       links,

@@ -14,6 +14,8 @@ import {
   gathers,
   outputFormat,
   socketKey,
+  takesAnyEnd,
+  wiresAt,
 } from './resolve'
 import { type DelayMs, type Signal, addDelay, delayMs, spanDelay } from './signal'
 import type { Stop } from './stop'
@@ -117,6 +119,7 @@ function structuralStop({ from, to }: Wire): Stop | undefined {
   if (from && !from.port) return { why: 'no-port', end: 'from' }
   if (to && !to.port) return { why: 'no-port', end: 'to' }
   const ends: ('from' | 'to')[] = []
+  if (takesAnyEnd(from) || takesAnyEnd(to)) return from ? undefined : { why: 'loose', end: 'from' }
   if (from?.port?.dir === 'in') ends.push('from')
   if (to?.port?.dir === 'out') ends.push('to')
   if (ends.length) return { why: 'direction', ends }
@@ -183,14 +186,14 @@ function mayChoose(chain: Chain, { format, setBy }: Signal, standard: VideoForma
 function plugged(chain: Chain, wire: Wire, beside: Beside): WireTrace {
   const from = wire.from!
   const stop = (): Stop | undefined => {
-    const first = chain.leaving.get(socketKey(from.node.id, from.portId))![0]!
+    const first = wiresAt(chain, from, 'from')[0]!
     if (first !== wire) return { why: 'double-output', other: first.id }
     if (!wire.to) return { why: 'loose', end: 'to' }
     const lead = leadOf(chain, wire.link)
     if (wire.link.turned && lead.cable.oneWay) return { why: 'turned' }
     const mismatch = joins(from.port!, lead, wire.to.port!)
     if (mismatch) return { why: 'connector', mismatch }
-    const holder = chain.entering.get(socketKey(wire.to.node.id, wire.to.portId))![0]!
+    const holder = wiresAt(chain, wire.to, 'to')[0]!
     if (holder !== wire) return { why: 'double-input', other: holder.id }
     // Sound that goes too far is still heard; control does not get through at all.
     const law = lead.cable.reach

@@ -15,6 +15,8 @@ import {
   pathFrom,
   socketKey,
   socketName,
+  takesAnyEnd,
+  wiresAt,
   tiledBy,
 } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
@@ -180,10 +182,14 @@ const fewWords = (names: readonly string[]): string =>
 
 /** The sockets of a device in one direction that no link uses. */
 export function freeSockets({ chain }: Traced, node: DeviceNode, dir: 'in' | 'out'): Socket[] {
-  const used = dir === 'in' ? chain.entering : chain.leaving
-  return portsOf(node.model, dir)
-    .filter(([id]) => !used.has(socketKey(node.id, id)) && !(dir === 'in' && own(node.device.ports, id)?.reserved))
+  const others = portsOf(node.model, dir === 'in' ? 'out' : 'in')
     .map(([portId, port]) => ({ node, portId, port }))
+    .filter(takesAnyEnd)
+  return portsOf(node.model, dir)
+    .map(([portId, port]) => ({ node, portId, port }))
+    .concat(others)
+    .filter(socket => wiresAt(chain, socket, dir === 'in' ? 'to' : 'from').length === 0)
+    .filter(({ portId }) => !(dir === 'in' && own(node.device.ports, portId)?.reserved))
 }
 
 /** Moves a link's input end to another input, with the link as it is or by a way that fits there. */

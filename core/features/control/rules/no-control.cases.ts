@@ -31,4 +31,34 @@ export const CASES: readonly Faulty[] = [
     offers: ['Put in a network switch behind joy'],
     says: ['b'],
   },
+  {
+    name: 'a camera at a network switch that no controller hangs on',
+    gives: ['C17'],
+    plan: plan({
+      devices: { a: 'camera-ptz-hdmi 1080p59.94', hub: 'switch-control', main: STAGE },
+      links: { a: 'a.hdmi > main.in-1 hdmi-passive 2', k: 'hub.out-3 > a.control control-network 20' },
+    }),
+    offers: ['Add a control computer at Port'],
+    says: ['a is connected by Control (network)', 'no controller'],
+  },
+  {
+    name: 'the lead to the switch is laid from the camera, and the joystick hangs on nothing',
+    gives: ['C17'],
+    plan: plan({
+      devices: { a: 'camera-ptz-hdmi 1080p59.94', hub: 'switch-control', joy: 'controller-joystick', main: STAGE },
+      links: { a: 'a.hdmi > main.in-1 hdmi-passive 2', k: 'a.control > hub.out-3 control-network 20' },
+    }),
+    offers: ['Connect it to joy Network'],
+    says: ['no controller'],
+  },
+  {
+    name: 'a joystick with nothing to move',
+    gives: ['C17'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', joy: 'controller-joystick', hub: 'switch-control', main: STAGE },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', k: 'joy.network > hub.out-5 control-network 2' },
+    }),
+    offers: ['Leave joy at home'],
+    says: ['joy is planned', 'reaches nothing'],
+  },
 ]

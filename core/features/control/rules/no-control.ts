@@ -1,7 +1,8 @@
 import { MODELS, portsOf } from '#core/catalog'
-import { type DeviceNode, type Socket, type Traced, socketKey } from '#core/chain'
+import { type DeviceNode, type Socket, type Traced, socketKey, takesAnyEnd } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, connectControl, controlLead, freeSockets, rule } from '#core/propose'
+import { controlReach } from '../facts'
 
 export const noControl = rule({
   code: 'C17',
@@ -11,23 +12,39 @@ export const noControl = rule({
       severity: 'R',
       says: '{device} can only be set up by {ways}, and nothing is connected there: it will come up as it was left.',
     },
+    nobody: {
+      severity: 'R',
+      says: '{device} is connected by {ways}, and no controller is at the other end: it will come up as it was left.',
+    },
+    idle: { severity: 'R', says: '{device} is planned, and reaches nothing that it could set up.' },
   },
-  find: (traced, say) =>
-    alone(traced).map(node =>
-      say(
-        'alone',
-        { on: 'device', device: node.id },
-        {
-          device: text(node.device.name),
-          ways: text(node.model.configured!.map(id => node.model.ports[id]!.title).join(' or ')),
-        },
-        traced.runs.find(({ origin, end }) => origin?.device === node.id || end?.device === node.id)?.id,
+  find: (traced, say) => {
+    const { unreached, idle } = controlReach(traced)
+    const runOf = (id: string) => traced.runs.find(({ origin, end }) => origin?.device === id || end?.device === id)?.id
+    return [
+      ...unreached.map(node => {
+        const linked = node.model.configured!.filter(port => enters(traced, { node, portId: port, port: undefined }))
+        const ways = (linked.length ? linked : node.model.configured!).map(id => node.model.ports[id]!.title)
+        return say(
+          linked.length ? 'nobody' : 'alone',
+          { on: 'device', device: node.id },
+          { device: text(node.device.name), ways: text(ways.join(' or ')) },
+          runOf(node.id),
+        )
+      }),
+      ...idle.map(node =>
+        say('idle', { on: 'device', device: node.id }, { device: text(node.device.name) }, runOf(node.id)),
       ),
-    ),
-  remedies: (traced, { at }) => {
+    ]
+  },
+  remedies: (traced, { at, says }) => {
     const node = at.on === 'device' ? traced.chain.nodes.get(at.device) : undefined
     if (!node) return []
-    const inputs = node.model.configured!.map((id): Socket => ({ node, portId: id, port: node.model.ports[id] }))
+    if (says === 'idle') return putToWork(traced, node)
+    const inputs = node.model.configured!.flatMap((portId): Socket[] => {
+      const own: Socket = { node, portId, port: node.model.ports[portId] }
+      return enters(traced, own) ? behind(traced, own) : [own]
+    })
     const there = inputs.flatMap(input =>
       controllers(traced).flatMap(out => connectControl(traced, out, input, 'Connect it to', out)),
     )
@@ -35,16 +52,32 @@ export const noControl = rule({
   },
 })
 
-/** Devices in use whose control ports are all free. */
-function alone({ chain }: Traced): DeviceNode[] {
-  return [...chain.nodes.values()].filter(
-    ({ id, model }) =>
-      model.configured?.length &&
-      model.configured.every(port => !chain.entering.has(socketKey(id, port))) &&
-      portsOf(model, 'in')
-        .concat(portsOf(model, 'out'))
-        .some(([port]) => chain.entering.has(socketKey(id, port)) || chain.leaving.has(socketKey(id, port))),
-  )
+const enters = ({ chain }: Traced, { node, portId }: Socket): boolean =>
+  chain.entering.has(socketKey(node.id, portId)) || chain.leaving.has(socketKey(node.id, portId))
+
+/** A free socket of something that can be set up and is not yet; else the controller stays at home. */
+function putToWork(traced: Traced, node: DeviceNode): Proposal[] {
+  const inputs = [...traced.chain.nodes.values()]
+    .filter(({ id, model }) => id !== node.id && model.kind !== 'controller')
+    .flatMap(other => freeSockets(traced, other, 'in').filter(({ port }) => port?.carries === 'control'))
+  const draft = new Draft(traced.plan)
+  for (const { id, from, to } of traced.chain.wires.values())
+    if (from?.node === node || to?.node === node) draft.disconnect(id)
+  draft.edits.push({ do: 'remove', collection: 'devices', id: node.id })
+  return [
+    ...freeSockets(traced, node, 'out')
+      .flatMap(out => inputs.flatMap(input => connectControl(traced, out, input, 'Connect it to', input)))
+      .slice(0, 3),
+    { title: `Leave ${node.device.name} at home`.slice(0, 120), edits: draft.edits },
+  ]
+}
+
+/** Free sockets of the switches that a connected socket hangs on. */
+function behind(traced: Traced, { node, portId }: Socket): Socket[] {
+  const at = (socket: Socket | undefined) => socket?.node === node && socket.portId === portId
+  return [...traced.chain.wires.values()]
+    .flatMap(({ from, to }) => (at(from) ? [to] : at(to) ? [from] : []))
+    .flatMap(other => (takesAnyEnd(other) ? freeSockets(traced, other!.node, 'in').slice(0, 1) : []))
 }
 
 /** Free plugs of what controls, and of switches that something controlling reaches. */
@@ -83,7 +116,7 @@ function bring(traced: Traced, input: Socket): Proposal[] {
   const { plan } = traced
   const row = MODELS.get('computer-control')!
   const out = portsOf(row, 'out').find(([, port]) => controlLead(traced, port, input.port!) !== undefined)
-  if (!out || controllers(traced).length > 0) return []
+  if (!out || controllers(traced).some(socket => !takesAnyEnd(socket))) return []
   const draft = new Draft(plan)
   const computer = draft.device({
     model: draft.model('computer-control'),

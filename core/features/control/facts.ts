@@ -1,0 +1,65 @@
+import { type DeviceNode, type Traced, socketKey, takesAnyEnd } from '#core/chain'
+import { portsOf } from '#core/catalog'
+import { fact } from '#core/kernel'
+
+/** What controllers reach, through network switches in any direction. A lead that carries nothing has a finding of its own. */
+export interface Reach {
+  /** Devices that must be set up, are in use, and that no controller reaches. */
+  readonly unreached: readonly DeviceNode[]
+  /** Controllers that reach nothing which can be set up, and that host nothing either. */
+  readonly idle: readonly DeviceNode[]
+}
+
+const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
+  const next = new Map<string, Set<string>>()
+  const join = (a: string, b: string) => next.set(a, (next.get(a) ?? new Set()).add(b))
+  // A socket is a point of its own, so that what enters one of a device does not leave by another; a switch is one point.
+  const pointOf = (device: string, port: string): string =>
+    takesAnyEnd({ node: chain.nodes.get(device)!, portId: port, port: chain.nodes.get(device)!.model.ports[port] })
+      ? device
+      : socketKey(device, port)
+  for (const { wire, beside } of trace.wires.values()) {
+    if (beside !== 'control' || !wire.to || !wire.from) continue
+    const [a, b] = [pointOf(wire.from.node.id, wire.from.portId), pointOf(wire.to.node.id, wire.to.portId)]
+    join(a, b)
+    join(b, a)
+  }
+  const from = (starts: readonly string[]): Set<string> => {
+    const seen = new Set(starts)
+    const open = [...starts]
+    for (let point = open.pop(); point !== undefined; point = open.pop())
+      for (const on of next.get(point) ?? []) if (!seen.has(on)) (seen.add(on), open.push(on))
+    return seen
+  }
+  const nodes = [...chain.nodes.values()]
+  const controllers = nodes.filter(({ model }) => model.kind === 'controller')
+  const socketsOf = ({ id, model }: DeviceNode) => Object.keys(model.ports).map(port => pointOf(id, port))
+  const reached = from(controllers.flatMap(socketsOf))
+  const hosts = new Set(nodes.flatMap(({ device }) => (device.in === undefined ? [] : [device.in])))
+  const used = ({ id, model }: DeviceNode): boolean =>
+    [...portsOf(model, 'in'), ...portsOf(model, 'out')].some(
+      ([port]) => chain.entering.has(socketKey(id, port)) || chain.leaving.has(socketKey(id, port)),
+    )
+  const controllable = new Set(
+    nodes.flatMap(({ id, model }) =>
+      portsOf(model, 'in')
+        .filter(([, { carries }]) => carries === 'control' && model.kind !== 'network')
+        .map(([port]) => socketKey(id, port)),
+    ),
+  )
+  const unreached = nodes.filter(
+    node =>
+      node.model.configured?.length &&
+      node.model.configured.every(port => !reached.has(socketKey(node.id, port))) &&
+      used(node),
+  )
+  return {
+    unreached,
+    // While something waits for a controller, that is what is told.
+    idle: unreached.length
+      ? []
+      : controllers.filter(node => !hosts.has(node.id) && ![...from(socketsOf(node))].some(p => controllable.has(p))),
+  }
+})
+
+export const controlReach = (traced: Traced): Reach => traced.ask(reachFact)
