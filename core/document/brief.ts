@@ -55,9 +55,26 @@ export const briefSchema = object([], {
   paper: oneOf(PAPERS),
 })
 
+const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
+
 /** How long the show lasts, minutes, past midnight too; undefined while start or end is open. */
 export function showMinutes({ start, end }: Pick<Brief, 'start' | 'end'>): number | undefined {
   if (start === undefined || end === undefined) return undefined
-  const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
-  return (minutes(end) - minutes(start) + 1440) % 1440
+  return (minutesOf(end) - minutesOf(start) + 1440) % 1440
+}
+
+/**
+ * Since when and for how long the devices are on, minutes: from the rehearsal, else from the doors, else from the start,
+ * to the end. Undefined while start or end is open.
+ */
+export function powered({
+  rehearsal,
+  doors,
+  start,
+  end,
+}: Brief): { readonly since: string; readonly until: string; readonly minutes: number } | undefined {
+  const show = showMinutes({ start, end })
+  if (show === undefined) return undefined
+  const since = rehearsal ?? doors ?? start!
+  return { since, until: end!, minutes: ((minutesOf(start!) - minutesOf(since) + 1440) % 1440) + show }
 }

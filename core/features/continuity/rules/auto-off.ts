@@ -1,6 +1,6 @@
 import type { Limit } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
-import { showMinutes } from '#core/document'
+import { powered, showMinutes } from '#core/document'
 import { count, text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 
@@ -8,49 +8,54 @@ export const autoOff = rule({
   code: 'E01',
   about: 'A device ends its work by itself before the show does.',
   messages: {
+    off: {
+      severity: 'R',
+      says: '{device} {what} after {minutes} min, and is on for {on} min, from {since} to {until}: its picture goes dark before the end.',
+    },
     ends: {
       severity: 'R',
-      says: '{device} {what} after {minutes} min, and the show lasts {show} min: its picture goes dark in the middle of it.',
+      says: '{device} stops recording after {minutes} min, and the show lasts {show} min: the rest is not recorded.',
     },
   },
   find: (traced, say) =>
-    ending(traced).map(({ node, limit, show }) =>
-      say(
-        'ends',
-        { on: 'device', device: node.id },
-        {
-          device: text(node.device.name),
-          what: text(WHAT[limit.what]),
-          minutes: count(limit.minutes),
-          show: count(show),
-        },
-        traced.runs.find(({ origin }) => origin?.device === node.id)?.id,
-      ),
-    ),
+    ending(traced).map(({ node, limit, ...than }) => {
+      const words = { device: text(node.device.name), minutes: count(limit.minutes) }
+      const at = { on: 'device', device: node.id } as const
+      const run = traced.runs.find(({ origin, end }) => origin?.device === node.id || end?.device === node.id)?.id
+      if (limit.what === 'recording') return say('ends', at, { ...words, show: count(than.show) }, run)
+      const { minutes, since, until } = than.on
+      const when = { on: count(minutes), since: text(since), until: text(until) }
+      return say('off', at, { ...words, ...when, what: text(WHAT[limit.what]) }, run)
+    }),
   remedies: (traced, { at }) => {
     const one = ending(traced).find(({ node }) => at.on === 'device' && node.id === at.device)
     return one ? [...switchOff(traced, one), ...otherMode(traced, one)] : []
   },
 })
 
-const WHAT = { 'power-off': 'switches itself off', 'sleep': 'goes to sleep', 'recording': 'stops recording' } as const
+const WHAT = { 'power-off': 'switches itself off', 'sleep': 'goes to sleep' } as const
 
 interface Ending {
   readonly node: DeviceNode
   readonly limit: Limit
+  /** Minutes. */
   readonly show: number
+  readonly on: NonNullable<ReturnType<typeof powered>>
 }
 
-/** The first limit of each connected source that is shorter than the show. */
+/** The first limit of each connected device that is shorter than the show, or than the time that it is on. */
 function ending({ plan, chain, runs }: Traced): Ending[] {
   const show = showMinutes(plan.brief)
-  if (show === undefined) return []
-  const used = new Set(runs.map(({ origin }) => origin?.device))
+  const on = powered(plan.brief)
+  if (show === undefined || !on) return []
+  const used = new Set(runs.flatMap(({ origin, links }) => [origin?.device, ...links.map(one => one.wire.to?.node.id)]))
   return [...chain.nodes.values()]
     .filter(node => used.has(node.id))
     .flatMap(node => {
-      const limit = (node.model.limits ?? []).find(one => one.minutes < show && applies(node, one))
-      return limit ? [{ node, limit, show }] : []
+      const limit = (node.model.limits ?? []).find(
+        one => one.minutes < (one.what === 'recording' ? show : on.minutes) && applies(node, one),
+      )
+      return limit ? [{ node, limit, show, on }] : []
     })
 }
 
