@@ -41,7 +41,7 @@ test('plans three sources from nothing to all lit, by keyboard alone', async ({ 
   await addByKeys('4 hdmi strict', 'Main')
   await addByKeys('studio', 'One')
   await addByKeys('hand', 'Two')
-  await addByKeys('phone with', 'Three')
+  await addByKeys('phone, usb-c', 'Three')
   await addByKeys('projector', 'Wall')
   await expect(verdict(page)).toHaveText('4 of 4 pictures arrive')
   // Along the light to the cable of the first lane, and measured by hand.

@@ -289,6 +289,40 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     links: { a: 'cam.sdi > lk.in coax-rg6 30', b: 'lk.out > main.in-1 coax-rg6 1' },
   }),
+  'a camera straight into a capture is the program': plan({
+    devices: { cam: 'camera-box-hdmi 1080p59.94', cap: 'capture-hdmi' },
+    links: { a: 'cam.hdmi > cap.in hdmi-passive 2' },
+    wants: { cap: { feed: 'program', silent: true } },
+  }),
+  'a computer that streams from a capture in it': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-4-strict 1080p59.94',
+      pc: 'computer 1080p59.94',
+      cap: { model: 'capture-hdmi', in: 'pc' },
+    },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', b: 'main.out-1 > cap.in hdmi-passive 1' },
+    wants: { cap: { feed: 'program', silent: true } },
+  }),
+  'a whole drum of fibre, and all of an optical HDMI': plan({
+    devices: { cam: 'camera-studio-sdi 1080p50', main: 'switcher-12-sdi 1080p50', hall: 'projector' },
+    links: { a: 'cam.sdi > main.in-1 fibre-sdi 290 =300', p: 'main.out-6 > hall.in hdmi-optical 95 =100' },
+  }),
+  'two controllers on one network switch, whichever way its leads are laid': plan({
+    devices: {
+      cam: 'camera-ptz-hdmi 1080p59.94',
+      joy: 'controller-joystick',
+      pc: 'computer-control',
+      hub: 'switch-control',
+      main: 'switcher-4-strict 1080p59.94',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+      j: 'joy.network > hub.out-5 control-network 2',
+      p: 'hub.in > pc.network control-network 2',
+      c: 'cam.control > hub.out-3 control-network 20',
+    },
+  }),
   '2160 over four links, divided alike': plan({
     devices: {
       cam: { model: 'camera-quad-2160', ports: { sdi: { format: fmt('2160p50'), division: 'square' } } },
@@ -390,7 +424,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       phone: {
         model: 'phone-upright',
         limitsOff: true,
-        ports: { 'usb-c': { format: fmt('1080p59.94'), transfer: 'sdr' } },
+        ports: { 'usb-c': { format: fmt('1080p59.94'), transfer: 'sdr', clean: true } },
       },
       conv: 'usbc-hdmi-full',
       main: { model: 'switcher-6-combo', standard: fmt('1080p59.94'), ports: { 'in-3': { fit: 'box' } } },

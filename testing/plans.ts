@@ -51,13 +51,15 @@ export function plan({
     if (!row) throw new Error(`no model ${model}`)
     models[model] = { from: row.from }
     const outs = Object.entries(row.ports).filter(([, port]) => port.dir === 'out')
+    // A phone in a word has the application that sends its picture alone.
+    const clean = row.kind === 'phone' ? { clean: true as const } : {}
     built[id] = {
       model,
       name: id,
       order,
       ...(label && row.role === 'switcher' ? { standard: fmt(label) } : {}),
       ...(label && row.role !== 'switcher'
-        ? { ports: Object.fromEntries(outs.map(([port]) => [port, { format: fmt(label) }])) }
+        ? { ports: Object.fromEntries(outs.map(([port]) => [port, { format: fmt(label), ...clean }])) }
         : {}),
     }
   }

@@ -18,7 +18,12 @@ export type ReachLaw =
       /** dB per 100 m per sqrt(MHz) */ readonly k1: number
       /** dB per 100 m per MHz */ readonly k2: number
     }
-  | { readonly kind: 'length'; readonly steps: readonly LengthStep[] }
+  | {
+      readonly kind: 'length'
+      readonly steps: readonly LengthStep[]
+      /** Light: within its length the margin is what loss leaves of the budget, two plugs of 0.5 dB counted. */
+      readonly optical?: { readonly dbPerKm: number; readonly budgetDb: number }
+    }
 
 interface Sold {
   /** `builtin/<id>@<revision>` for rows of the catalogue. */
@@ -62,3 +67,9 @@ export const DEFAULT_BUDGET_DB: Readonly<Record<SdiClass, number>> = {
   '6G': 40,
   '12G': 40,
 }
+
+const PLUG_DB = 0.5
+
+/** The share of an optical cable's budget that its fibre and two plugs take. */
+export const opticalShare = ({ dbPerKm, budgetDb }: { dbPerKm: number; budgetDb: number }, lengthM: number): number =>
+  ((lengthM / 1000) * dbPerKm + 2 * PLUG_DB) / budgetDb

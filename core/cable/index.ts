@@ -5,6 +5,7 @@ export {
   type CableSchool,
   DEFAULT_BUDGET_DB,
   type LeadModel,
+  opticalShare,
 } from './cable'
 export { LEADS } from './leads'
 export { reachAt, refit, usedShare } from './margin'

@@ -27,6 +27,10 @@ const adapter = (title: string, ends: readonly [ConnectorId, ConnectorId], price
 })
 
 /** A channel of 100 m, whatever it carries (ISO/IEC 11801). */
+/** Planning figures: 0.4 dB/km at 1310 nm and 13 dB between lasers; 3 dB/km at 850 nm and 6 dB (IEC 60793-2, G.652). */
+const SINGLE_MODE = { dbPerKm: 0.4, budgetDb: 13 }
+const MULTI_MODE = { dbPerKm: 3, budgetDb: 6 }
+
 const networkCopper = (carries: 'network' | 'control', title: string, short: string): CableModel => ({
   kind: 'cable',
   title,
@@ -56,7 +60,7 @@ const networkFibre = (carries: 'network' | 'control', title: string, short: stri
   ends: ['8p8c', '8p8c'],
   oneWay: false,
   joins: false,
-  reach: { kind: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }] },
+  reach: { kind: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 500, faultM: 500 }], optical: SINGLE_MODE },
   stock: pieces([
     [50, 26000],
     [100, 32000],
@@ -128,7 +132,7 @@ const ROWS: Record<string, LeadModel> = {
     ends: HDMI_ENDS,
     oneWay: true,
     joins: false,
-    reach: { kind: 'length', steps: [{ uptoBitsPerS: 18 * G, warnM: 100, faultM: 100 }] },
+    reach: { kind: 'length', steps: [{ uptoBitsPerS: 18 * G, warnM: 100, faultM: 100 }], optical: MULTI_MODE },
     stock: pieces([
       [10, 9000],
       [15, 10500],
@@ -152,7 +156,7 @@ const ROWS: Record<string, LeadModel> = {
     ends: ['bnc', 'bnc'],
     oneWay: true,
     joins: false,
-    reach: { kind: 'length', steps: [{ uptoBitsPerS: 11.88 * G, warnM: 300, faultM: 300 }] },
+    reach: { kind: 'length', steps: [{ uptoBitsPerS: 11.88 * G, warnM: 300, faultM: 300 }], optical: SINGLE_MODE },
     stock: pieces([
       [50, 42000],
       [100, 52000],
@@ -190,7 +194,7 @@ const ROWS: Record<string, LeadModel> = {
     ends: ['usb-c', 'usb-c'],
     oneWay: true,
     joins: false,
-    reach: { kind: 'length', steps: [{ uptoBitsPerS: 18 * G, warnM: 20, faultM: 20 }] },
+    reach: { kind: 'length', steps: [{ uptoBitsPerS: 18 * G, warnM: 20, faultM: 20 }], optical: MULTI_MODE },
     stock: pieces([
       [5, 9000],
       [10, 12000],

@@ -100,6 +100,8 @@ export interface Port {
    * beside the picture; on an input of a switcher: those that its mixer can open; absent, none. A sink without it is mute.
    */
   readonly sound?: number
+  /** Sound plugs: a microphone's output that nothing has amplified, or an input for line alone. Absent: line out, either in. */
+  readonly soundLevel?: 'microphone' | 'line'
   /** SDI at 3G: the levels that an output sends or an input takes, the factory one first; absent, A is sent and both are taken. */
   readonly levels?: readonly Level[]
   /** 2160 over several links: the divisions that are sent or taken, the factory one first. */
@@ -175,6 +177,8 @@ export interface Model {
   readonly kind?: Kind
   readonly ports: Readonly<Record<string, Port>>
   readonly paths: readonly Path[]
+  /** Lifts a microphone to line level. Desks do. */
+  readonly amplifies?: true
   readonly modes?: Readonly<Record<string, Mode>>
   /** Switchers: the standards that can be set. */
   readonly standards?: readonly FormatSet[]

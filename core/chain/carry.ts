@@ -7,6 +7,7 @@ import {
   coaxReachM,
   cutLengthM,
   lengthStep,
+  opticalShare,
   pieceSumM,
 } from '#core/cable'
 import { type Port, takesProtected } from '#core/catalog'
@@ -191,17 +192,19 @@ function measure(
   const reachM = noPiece ? Math.min(faultM, longest) : faultM
   if (lengthM === undefined) return { figures: { ...base, reachM } }
   const used = lengthM / reachM
+  // Light that comes as far as its cable is made for is not near its end: what counts is the loss.
+  const spent = law.optical && used <= 1 ? opticalShare(law.optical, lengthM) : used
   const schooled = warnM < faultM
   const caution: Caution | undefined =
     used > 1
       ? undefined
       : schooled && lengthM > warnM
         ? { why: 'long', warnM, faultM }
-        : !schooled && used > 0.9
+        : !schooled && spent > 0.9
           ? { why: 'near-reach' }
           : undefined
   return {
-    figures: { ...base, reachM, used, ...(caution ? { caution } : {}) },
+    figures: { ...base, reachM, used: spent, ...(caution ? { caution } : {}) },
     stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined,
   }
 }

@@ -1,5 +1,5 @@
-import type { DeviceNode } from './resolve'
-import { isSwitcher } from './resolve'
+import { type DeviceNode, isSwitcher, socketKey } from './resolve'
+import type { Run } from './runs'
 import type { Traced } from './traced'
 
 /** What the program of a switcher is, also as overlays are still missing from it. */
@@ -26,4 +26,39 @@ export function lastSwitchers(traced: Traced): DeviceNode[] {
   const feeding = feeders(traced)
   const last = all.filter(({ id }) => !feeding.has(id))
   return last.length ? last : all
+}
+
+type Lit = Pick<Traced, 'chain' | 'trace' | 'runs'>
+
+/** Runs from switcher to switcher that carry neither program nor clean: what the first cuts to air never gets on. */
+export const astray = ({ chain, trace, runs }: Lit): Run[] =>
+  runs.filter(({ links, end, beside }) => {
+    const [first] = links
+    const from = first?.wire.from
+    const to = end && chain.nodes.get(end.device)
+    return (
+      !beside &&
+      from !== undefined &&
+      to !== undefined &&
+      isSwitcher(from.node) &&
+      isSwitcher(to) &&
+      first!.stop === undefined &&
+      trace.wires.get(first!.wire.id)?.signal !== undefined &&
+      !isShow(trace.wires.get(first!.wire.id)!.signal!.feed)
+    )
+  })
+
+/** Switchers with pictures whose outputs lead nowhere, while the show is seen from another one. */
+export function stranded({ chain, trace, runs }: Lit): DeviceNode[] {
+  const leads = ({ id, model }: DeviceNode) =>
+    Object.keys(model.ports).some(port => chain.leaving.has(socketKey(id, port)))
+  const seen = runs.some(
+    ({ origin, end }) =>
+      origin &&
+      end &&
+      isSwitcher(chain.nodes.get(origin.device)!) &&
+      chain.nodes.get(end.device)!.model.role === 'sink',
+  )
+  const all = [...chain.nodes.values()].filter(isSwitcher)
+  return seen ? all.filter(node => !leads(node) && (trace.switchers.get(node.id)?.lit ?? 0) > 0) : []
 }

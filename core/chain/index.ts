@@ -1,5 +1,5 @@
 export { CHAIN_ANCHORS } from './anchors'
-export { feeders, lastSwitchers } from './cascade'
+export { astray, feeders, lastSwitchers, stranded } from './cascade'
 export { accepts, bars, carry, leadOf, lengthOf, overClass } from './carry'
 export { linkMinor, planMinor, planWatts } from './cost'
 export { type Impossible, darkens, impossibleSettings } from './impossible'

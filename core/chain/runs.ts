@@ -66,17 +66,20 @@ function isLast(chain: Chain, { to }: Wire): boolean {
   return !(pathFrom(to.node, to.portId)?.to ?? []).some(outId => chain.leaving.has(socketKey(to.node.id, outId)))
 }
 
-/** A picture that somebody counts on: a run to an input or a sink, a source that goes nowhere, a want that nothing feeds. */
+/** A picture that somebody counts on: a run to an input or a sink, a source that goes nowhere, a want that nothing feeds, a feeder that leads nowhere. */
 export type Picture =
   | { readonly of: 'run'; readonly run: Run; readonly lit: boolean }
   | { readonly of: 'source'; readonly device: string; readonly lit: false }
   | { readonly of: 'want'; readonly want: string; readonly lit: false }
+  /** The program of a switcher that leads nowhere. */
+  | { readonly of: 'feeder'; readonly device: string; readonly lit: false }
 
 /** The pictures wanted by the plan, or by one segment of it. */
 export function picturesOf(chain: Chain, wants: Plan['wants'], runs: readonly Run[], segment?: Segment): Picture[] {
   const active = (device: string) =>
     !segment?.sources || chain.nodes.get(device)?.model.role !== 'source' || segment.sources.includes(device)
   const pictures: Picture[] = []
+  const leaves = new Set([...chain.wires.values()].flatMap(({ from }) => (from ? [from.node.id] : [])))
   const arrivesSomewhere = new Set<string>()
   const fedSinks = new Set<string>()
   for (const run of runs) {
@@ -85,8 +88,11 @@ export function picturesOf(chain: Chain, wants: Plan['wants'], runs: readonly Ru
     if (run.end && run.origin) arrivesSomewhere.add(run.origin.device)
     if (run.end && (!run.origin || active(run.origin.device))) pictures.push({ of: 'run', run, lit: run.lit })
   }
+  // A computer that something of the plan sits in works for the show without a picture of its own.
+  const hosts = new Set([...chain.nodes.values()].flatMap(({ device }) => (device.in === undefined ? [] : [device.in])))
   for (const node of chain.nodes.values()) {
-    if (node.model.role === 'source' && active(node.id) && !arrivesSomewhere.has(node.id))
+    const idleHost = hosts.has(node.id) && !leaves.has(node.id)
+    if (node.model.role === 'source' && !idleHost && active(node.id) && !arrivesSomewhere.has(node.id))
       pictures.push({ of: 'source', device: node.id, lit: false })
   }
   for (const [want, { sink }] of Object.entries(wants)) {

@@ -6,6 +6,9 @@ export const LENGTH_UNITS = ['m', 'ft'] as const
 export const PAPERS = ['a4', 'letter'] as const
 export const SYNC_WINDOWS = ['r37', 'bt1359'] as const
 
+/** Plugs that late guests come with. */
+export const SPARE_PLUGS = ['hdmi', 'sdi'] as const
+
 export interface Brief {
   readonly place?: string
   /** Day of the show, ISO 8601 (2026-03-14). */
@@ -18,6 +21,8 @@ export interface Brief {
   readonly mains?: MainsId
   /** Inputs that must stay free for late guests. */
   readonly spareInputs?: number
+  /** What late guests bring a plug for; absent, any will do. */
+  readonly spareBy?: (typeof SPARE_PLUGS)[number]
   /** People who can stand at a camera. */
   readonly crew?: number
   /** How far sound and picture may be apart: EBU R 37, or the acceptability of ITU-R BT.1359-1. */
@@ -45,6 +50,7 @@ export const briefSchema = object([], {
   end: ref('time'),
   mains: oneOf(MAINS_IDS),
   spareInputs: whole(0, 99),
+  spareBy: oneOf(SPARE_PLUGS),
   crew: whole(0, 999),
   syncWindow: oneOf(SYNC_WINDOWS),
   standard: ref('format'),

@@ -75,7 +75,10 @@ const GRAVITY: Readonly<Record<string, string>> = {
   O01: 'D',
   O02: 'D',
   O03: 'R',
-  A01: 'D',
+  // Asked, where nothing says whether there is to be sound.
+  A01: 'DN',
+  A05: 'D',
+  A06: 'Q',
   A08: 'QR',
   E01: 'R',
   E04: 'Q',

@@ -1,6 +1,15 @@
 import type { CableModel } from '#core/cable'
 import { MODELS, isCamera, portsOf } from '#core/catalog'
-import { type DelayMs, type DeviceNode, type Socket, type Traced, delayMs, isSwitcher } from '#core/chain'
+import {
+  type DelayMs,
+  type DeviceNode,
+  type Socket,
+  type Traced,
+  delayMs,
+  isSwitcher,
+  openingOf,
+  socketKey,
+} from '#core/chain'
 import type { Want } from '#core/document'
 import { Draft } from './draft'
 import { feedOf, runsTo } from './feeding'
@@ -123,16 +132,36 @@ export function bringSound(traced: Traced, switcher: DeviceNode): Proposal[] {
   return [...every, ...shut, ...idle, ...fresh]
 }
 
-/** Typical delay of each camera's picture at a switcher's outputs, ms, through feeders too. */
-export function cameraDelays(traced: Traced, switcher: DeviceNode, path: ReadonlySet<string> = new Set()): number[] {
-  const { chain, runs } = traced
+/** A camera's picture at a switcher's outputs. */
+export interface CameraPicture {
+  readonly camera: DeviceNode
+  /** From the lens to the switcher's outputs, typically, through feeders too. */
+  readonly ms: number
+  /** The input by which it comes. */
+  readonly input: string
+  /** The camera's own sound comes with it and stays open whatever is on air, with what holds it back there, ms. */
+  readonly open?: { readonly heldMs: number }
+}
+
+/** Every camera's picture at a switcher's outputs, once for each way that it comes. */
+export function cameraPictures(
+  traced: Traced,
+  switcher: DeviceNode,
+  path: ReadonlySet<string> = new Set(),
+): CameraPicture[] {
+  const { chain, runs, sound } = traced
   return runs
     .filter(run => run.lit && !run.beside && run.end?.device === switcher.id)
-    .flatMap(run => {
+    .flatMap((run): CameraPicture[] => {
+      const input = run.end!.port
+      const port = switcher.model.ports[input]!
       const signal = run.links.at(-1)!.signal!
       const origin = chain.nodes.get(run.origin!.device)!
+      const heldMs = switcher.device.ports?.[input]?.soundDelayMs ?? 0
+      const fixed = port.sound !== undefined && openingOf({ node: switcher, portId: input, port }) === 'fixed'
+      const comes = (camera: DeviceNode) => sound.arriving.get(socketKey(switcher.id, input))?.has(camera.id)
       const mine =
-        delayMs(switcher.model.ports[run.end!.port]!.delay, switcher.standard!).typ +
+        delayMs(port.delay, switcher.standard!).typ +
         delayMs(switcher.model.paths.find(({ format }) => format === 'standard')!.delay, switcher.standard!).typ
       if (isSwitcher(origin)) {
         if (path.has(origin.id)) return []
@@ -140,11 +169,23 @@ export function cameraDelays(traced: Traced, switcher: DeviceNode, path: Readonl
           origin.model.paths.find(({ format }) => format === 'standard')!.delay,
           origin.standard!,
         ).typ
-        return cameraDelays(traced, origin, new Set([...path, switcher.id])).map(
-          before => before - counted + signal.delay.typ + mine,
-        )
+        return cameraPictures(traced, origin, new Set([...path, switcher.id])).map(({ camera, ms, open }) => ({
+          camera,
+          ms: ms - counted + signal.delay.typ + mine,
+          input,
+          ...(open && fixed && comes(camera) ? { open: { heldMs: open.heldMs + heldMs } } : {}),
+        }))
       }
-      return isCamera(origin.model) ? [signal.delay.typ + mine] : []
+      return isCamera(origin.model)
+        ? [
+            {
+              camera: origin,
+              ms: signal.delay.typ + mine,
+              input,
+              ...(fixed && comes(origin) ? { open: { heldMs } } : {}),
+            },
+          ]
+        : []
     })
 }
 

@@ -97,8 +97,14 @@ const rates = [
   })),
 ]
 const heard = [
-  { title: 'picture alone', value: '' },
-  { title: 'with sound', value: 'yes' },
+  { title: 'sound not said', value: '' },
+  { title: 'with sound', value: 'sound' },
+  { title: 'silent on purpose', value: 'silent' },
+]
+const plugs = [
+  { title: 'any plug', value: '' },
+  { title: 'HDMI', value: 'hdmi' },
+  { title: 'SDI', value: 'sdi' },
 ]
 const shots = [NONE, ...SHOTS.map(value => ({ title: value === 'safe' ? 'the wide safe shot' : value, value }))]
 const lasting = [
@@ -109,6 +115,13 @@ const people = [
   { title: 'unmanned', value: '' },
   { title: 'manned', value: 'yes' },
 ]
+/** The one answer takes the place of the other, in one change. */
+async function hear(id: string, want: Want, answer: string): Promise<void> {
+  const edits = (['sound', 'silent'] as const)
+    .filter(field => want[field] || field === answer)
+    .map(field => setEdit(['wants', id, field], field === answer ? true : undefined))
+  await store.commit(`Sound at ${plan.value.devices[want.sink]!.name}`, edits)
+}
 const schools = [
   { title: 'cautious', value: 'cautious' },
   { title: 'usual', value: 'usual' },
@@ -344,14 +357,11 @@ function added(): void {
               <span class="held"
                 ><FillIn
                   :label="`Sound of ${plan.devices[one.sink]!.name}`"
-                  :value="one.sound ? 'with sound' : undefined"
-                  :raw="one.sound ? 'yes' : ''"
-                  blank="picture alone"
+                  :value="one.sound ? 'with sound' : one.silent ? 'silent' : undefined"
+                  :raw="one.sound ? 'sound' : one.silent ? 'silent' : ''"
+                  blank="sound not said"
                   :options="heard"
-                  @done="
-                    value =>
-                      set(['wants', id, 'sound'], value ? true : undefined, `Sound at ${plan.devices[one.sink]!.name}`)
-                  "
+                  @done="value => hear(id, one, value)"
                 />.</span
               >
               <button
@@ -432,7 +442,15 @@ function added(): void {
               value => say('spareInputs', value === '' ? undefined : Number(value), 'Say how many inputs stay free')
             "
           />
-          inputs stay free for late guests.
+          inputs stay free for late guests who come by
+          <FillIn
+            label="Plug of late guests"
+            :value="brief.spareBy?.toUpperCase()"
+            :raw="brief.spareBy ?? ''"
+            blank="any plug"
+            :options="plugs"
+            @done="value => say('spareBy', value, 'Say what late guests come by')"
+          />.
           <FillIn
             label="Crew at cameras"
             :value="brief.crew === undefined ? undefined : String(brief.crew)"

@@ -55,7 +55,7 @@ const choices = computed<readonly Choice[]>(() => {
           value: set.clean ? 'true' : '',
           options: [
             { value: '', title: 'readouts shown' },
-            { value: 'true', title: 'clean' },
+            { value: 'true', title: model.kind === 'phone' ? 'clean, by an application' : 'clean' },
           ],
         }
       : undefined,

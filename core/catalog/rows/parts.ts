@@ -123,6 +123,11 @@ export const sound = (
   connector: keyof typeof SOUND_TITLES,
   channels: number,
 ): Port => ({ title: `${title} (${SOUND_TITLES[connector]})`, dir, carries: 'sound', connector, sound: channels })
+/** An input that a microphone is too weak for. */
+export const lineIn = (title: string, connector: keyof typeof SOUND_TITLES, channels: number): Port => ({
+  ...sound('in', title, connector, channels),
+  soundLevel: 'line',
+})
 
 export const repeat = (count: number, port: Port): Port[] => Array.from({ length: count }, () => port)
 export const feeds = (...names: Feed[]): Partial<Port> => ({ feeds: names })

@@ -11,6 +11,7 @@ import {
   UP_TO_12G,
   frames,
   hdmi,
+  lineIn,
   mains,
   matrix,
   ms,
@@ -405,7 +406,7 @@ export const WAYS: Record<string, Model> = {
     kind: 'converter',
     ...mains(8),
     priceMinor: 38000,
-    ports: { in: sdi('in', 'SDI in'), sound: sound('in', 'Sound in', 'xlr', 2), out: sdi('out', 'SDI out') },
+    ports: { in: sdi('in', 'SDI in'), sound: lineIn('Sound in', 'xlr', 2), out: sdi('out', 'SDI out') },
     paths: [
       { from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0.05, 0.1) },
       { from: ['sound'], to: ['out'], format: 'same', delay: ms(0, 0.05, 0.1) },

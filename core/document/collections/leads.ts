@@ -31,6 +31,7 @@ export const cable = object(['kind', 'title', 'carries', 'ends', 'oneWay', 'join
         20,
         1,
       ),
+      optical: object(['dbPerKm', 'budgetDb'], { dbPerKm: number(0, 1000), budgetDb: number(1, 100) }),
     }),
   },
   stock: listOf(object(['m', 'priceMinor'], { m: number(0.001, 20_000), priceMinor: price }), 100, 1),

@@ -31,6 +31,7 @@ export const port = object(['title', 'dir', 'carries', 'connector'], {
   delay: ref('delay'),
   feeds: listOf(oneOf(FEEDS), FEEDS.length, 1),
   sound: whole(0, 64),
+  soundLevel: oneOf(['microphone', 'line']),
   levels: listOf(oneOf(LEVELS), 2, 1),
   divisions: listOf(oneOf(DIVISIONS), 2, 1),
   protection: oneOf(['always', 'switchable']),
@@ -83,6 +84,7 @@ export const models = collection<Model>({
     },
     standards: ref('formatSets'),
     delay: ref('delay'),
+    amplifies: { const: true },
     limits: listOf(
       object(['what', 'minutes'], {
         what: oneOf(['power-off', 'sleep', 'recording']),

@@ -13,6 +13,8 @@ export interface Want {
   readonly asks?: { readonly raster?: RasterId; readonly rate?: RateText }
   /** Sound is to be heard there too. */
   readonly sound?: true
+  /** Nothing is to be heard there, on purpose. Said neither way, it is asked. */
+  readonly silent?: true
 }
 
 export const wants = collection<Want, { readonly devices: Readonly<Record<string, unknown>> }>({
@@ -25,11 +27,14 @@ export const wants = collection<Want, { readonly devices: Readonly<Record<string
     feed: oneOf(FEEDS),
     of: ref('slug'),
     sound: said,
+    silent: said,
     asks: object([], { raster: oneOf(RASTER_IDS), rate: ref('rate') }, { minProperties: 1 }),
   }),
   misfit: (entries, at, { devices }) => {
-    for (const [id, { sink }] of Object.entries(entries))
+    for (const [id, { sink, sound, silent }] of Object.entries(entries)) {
+      if (sound && silent) return misfit(`${at}/${id}/silent`, show(silent), 'silent or sound, not both')
       if (!own(devices, sink)) return misfit(`${at}/${id}/sink`, show(sink), `a key of devices: ${idsOf(devices)}`)
+    }
     return undefined
   },
   words: ({ sink, feed }) => `${sink} sees ${feed}`,

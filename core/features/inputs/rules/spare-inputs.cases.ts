@@ -49,4 +49,29 @@ export const CASES: readonly Faulty[] = [
     offers: ['feeder'],
     says: ['2', '1'],
   },
+  {
+    name: 'four inputs free by SDI, and guests who come by HDMI',
+    gives: ['C10'],
+    plan: plan({
+      brief: { spareInputs: 1, spareBy: 'hdmi' },
+      devices: {
+        a: 'computer 1080p50',
+        b: 'computer 1080p50',
+        c: 'computer 1080p50',
+        d: 'computer 1080p50',
+        main: 'switcher-8-mixed 1080p50',
+        scr: 'screen',
+      },
+      links: {
+        a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
+        b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
+        c: 'c.hdmi-1 > main.in-3 hdmi-passive 2',
+        d: 'd.hdmi-1 > main.in-4 hdmi-passive 2',
+        m: 'main.out-3 > scr.in hdmi-passive 2',
+      },
+      wants: { scr: 'multiview' },
+    }),
+    offers: ['Move main input 4\u2019s picture to main input 5', 'Give up 1 input'],
+    says: ['by HDMI', 'none is free', '4 are free for another plug'],
+  },
 ]

@@ -1,13 +1,4 @@
-import {
-  type DeviceNode,
-  type Traced,
-  type WireTrace,
-  isSwitcher,
-  runWith,
-  socketKey,
-  socketName,
-  wireAt,
-} from '#core/chain'
+import { type Traced, astray, isSwitcher, runWith, socketName, stranded, wireAt } from '#core/chain'
 import { own } from '#core/document'
 import { type Finding, text } from '#core/kernel'
 import { Draft, type Proposal, connectTo, freeInputs, freeSockets, rule, signalAt } from '#core/propose'
@@ -26,17 +17,17 @@ export const feederAstray = rule({
     },
   },
   find: (traced, say) => [
-    ...links(traced).map(at =>
+    ...astray(traced).map(({ links: [at] }) =>
       say(
         'wrong',
-        { on: 'link', link: at.wire.id, part: 'from' },
+        { on: 'link', link: at!.wire.id, part: 'from' },
         {
-          output: text(socketName(at.wire.from!)),
-          feed: text(signalAt(traced, at.wire.from!)!.feed!),
-          input: text(socketName(at.wire.to!)),
-          feeder: text(at.wire.from!.node.device.name),
+          output: text(socketName(at!.wire.from!)),
+          feed: text(signalAt(traced, at!.wire.from!)!.feed!),
+          input: text(socketName(at!.wire.to!)),
+          feeder: text(at!.wire.from!.node.device.name),
         },
-        runWith(traced, at.wire.id)?.id,
+        runWith(traced, at!.wire.id)?.id,
       ),
     ),
     ...stranded(traced).map(node =>
@@ -50,40 +41,6 @@ export const feederAstray = rule({
   ],
   remedies: (traced, found) => (found.says === 'wrong' ? pointAtProgram(traced, found) : leadOn(traced, found)),
 })
-
-const isProgram = (feed: string | undefined): boolean => feed === undefined || feed === 'program' || feed === 'clean'
-
-/** First links of runs from switcher to switcher that carry neither program nor clean. */
-function links(traced: Traced): WireTrace[] {
-  return traced.runs.flatMap(run => {
-    const [first] = run.links
-    const from = first?.wire.from
-    const to = run.end && traced.chain.nodes.get(run.end.device)
-    return from &&
-      to &&
-      isSwitcher(from.node) &&
-      isSwitcher(to) &&
-      first.stop === undefined &&
-      !isProgram(signalAt(traced, from)?.feed)
-      ? [first]
-      : []
-  })
-}
-
-/** Switchers with pictures whose outputs lead nowhere, while the show is seen from another one. */
-function stranded({ chain, trace, runs }: Traced): DeviceNode[] {
-  const switchers = [...chain.nodes.values()].filter(isSwitcher)
-  const leads = (node: DeviceNode) =>
-    Object.keys(node.model.ports).some(port => chain.leaving.has(socketKey(node.id, port)))
-  const seen = runs.some(
-    ({ origin, end }) =>
-      origin &&
-      end &&
-      isSwitcher(chain.nodes.get(origin.device)!) &&
-      chain.nodes.get(end.device)!.model.role === 'sink',
-  )
-  return seen ? switchers.filter(node => !leads(node) && (trace.switchers.get(node.id)?.lit ?? 0) > 0) : []
-}
 
 function pointAtProgram(traced: Traced, found: Finding): Proposal[] {
   const at = wireAt(traced, found)
@@ -102,7 +59,7 @@ function pointAtProgram(traced: Traced, found: Finding): Proposal[] {
       const draft = new Draft(traced.plan)
       if ((own(from.node.device.ports, socket.portId)?.feed ?? socket.port!.feeds![0]) !== 'program')
         draft.set(['devices', from.node.id, 'ports', socket.portId, 'feed'], 'program')
-      draft.move(at.wire.id, 'from', { device: from.node.id, port: socket.portId }, at.wire.link.adapters?.from)
+      draft.move(at!.wire.id, 'from', { device: from.node.id, port: socket.portId }, at!.wire.link.adapters?.from)
       return { title: `Take it from ${socketName(socket)}`, edits: draft.edits }
     }),
   ]

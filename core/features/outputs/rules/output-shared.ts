@@ -1,4 +1,4 @@
-import { type Traced, deviceName, endName, isSwitcher, socketKey } from '#core/chain'
+import { type DeviceNode, type Traced, deviceName, endName, isSwitcher, socketKey } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { type Anchor, text } from '#core/kernel'
 import { type Proposal, feedInto, feedOf, removeRun, rule, runsTo } from '#core/propose'
@@ -65,6 +65,7 @@ export function wrongFeeds(traced: Traced) {
             ? (feedOf(traced, run) ?? switcher.device.name)
             : switcher.device.name
         if (carries === wanted.feed) return []
+        if (programOfOne(traced, wanted, switcher)) return []
         const key = socketKey(run.origin.device, run.origin.port)
         const other = Object.values(plan.wants).find(
           ({ sink, feed }) =>
@@ -76,3 +77,11 @@ export function wrongFeeds(traced: Traced) {
       }),
   )
 }
+
+/** With no switcher and a single recorder, capture or screen, the one source that is there is the program. */
+const programOfOne = ({ chain, runs }: Traced, { feed, of }: Want, node: DeviceNode): boolean =>
+  of === undefined &&
+  (feed === 'program' || feed === 'clean') &&
+  node.model.role === 'source' &&
+  ![...chain.nodes.values()].some(isSwitcher) &&
+  new Set(runs.flatMap(({ origin, beside }) => (origin && !beside ? [origin.device] : []))).size === 1

@@ -34,13 +34,14 @@ export const CASES: readonly Faulty[] = [
   },
   {
     name: 'a source without sound straight to what should be heard',
-    gives: ['O02', 'A01'],
+    // The one source that is there is the program.
+    gives: ['A01'],
     plan: plan({
       devices: { pad: 'tablet-drawing 1080p59.94', cap: 'capture-hdmi' },
       links: { a: 'pad.hdmi > cap.in hdmi-passive 2 adapter-hdmi-mini' },
       wants: { cap: { feed: 'program', sound: true } },
     }),
-    offers: ['Give up program at cap'],
-    says: ['gets pad'],
+    offers: ['Give up sound at cap'],
+    says: ['cap is to be heard'],
   },
 ]

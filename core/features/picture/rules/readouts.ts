@@ -28,7 +28,13 @@ export const readouts = rule({
     if (own(from.node.model.ports, from.portId)?.readouts === 'switchable') {
       const draft = new Draft(traced.plan)
       draft.set(['devices', from.node.id, 'ports', from.portId, 'clean'], true)
-      offers.push({ title: `Switch the readouts off at ${socketName(from)}`.slice(0, 120), edits: draft.edits })
+      offers.push({
+        title:
+          from.node.model.kind === 'phone'
+            ? `Use an application for clean output on ${from.node.device.name}`.slice(0, 120)
+            : `Switch the readouts off at ${socketName(from)}`.slice(0, 120),
+        edits: draft.edits,
+      })
     }
     for (const other of freeSockets(traced, from.node, 'out').filter(({ port }) => !port?.readouts)) {
       offers.push(

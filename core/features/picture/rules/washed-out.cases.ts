@@ -20,7 +20,11 @@ export const CASES: readonly Faulty[] = [
     gives: ['F19', 'E04'],
     plan: plan({
       devices: {
-        phone: { model: 'phone-upright', limitsOff: true, ports: { 'usb-c': { format: fmt('1080p59.94') } } },
+        phone: {
+          model: 'phone-upright',
+          limitsOff: true,
+          ports: { 'usb-c': { format: fmt('1080p59.94'), clean: true } },
+        },
         conv: 'usbc-hdmi-full',
         main: STAGE,
       },

@@ -1,5 +1,5 @@
 import { type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { fmt, plan } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
@@ -45,5 +45,60 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Hold the sound at main back by 149 ms'],
     says: ['139\u00A0ms'],
+  },
+  {
+    name: 'the sound of a slow camera stays open beside a fast one',
+    gives: ['A08'],
+    // Hand cameras 2 and switcher 1.5 frames of 40 ms at 25p = 140 ms, with the radio link's 80 it is 220: the microphone,
+    // held back by 190 ms, is 50 ms late and 30 ms early. The sound with camera one is 80 ms after the picture of two.
+    plan: plan({
+      devices: {
+        one: 'camera-hand-hdmi 1080p25',
+        link: { model: 'radio-hdmi', air: { m: 30, channel: 1 } },
+        two: 'camera-hand-hdmi 1080p25',
+        mic: 'microphone-radio',
+        main: {
+          model: 'switcher-4-strict',
+          standard: fmt('1080p25'),
+          ports: { 'in-1': { sound: 'fixed' }, 'sound': { soundDelayMs: 190 } },
+        },
+        cap: 'capture-hdmi',
+      },
+      links: {
+        a: 'one.hdmi > link.in hdmi-passive 2 adapter-hdmi-micro',
+        d: 'link.out > main.in-1 hdmi-passive 1',
+        b: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
+        m: 'mic.out > main.sound mini-jack-lead 1',
+        c: 'main.out-1 > cap.in hdmi-passive 1',
+      },
+      wants: { cap: { feed: 'program', sound: true } },
+    }),
+    offers: ['Let the sound of one follow its picture', 'Shut the sound of one at main'],
+    says: ['the sound of one stays open beside two', '80\u00A0ms before it', '60\u00A0ms'],
+  },
+  {
+    name: 'one picture so late that no delay of sound serves all',
+    gives: ['A08'],
+    // The radio link takes 3 frames of 40 ms = 120 ms, and the window is 100 ms wide: a box of two frames leaves 40 ms.
+    plan: plan({
+      devices: {
+        one: 'camera-studio-sdi 1080p25',
+        link: { model: 'radio-sdi-far', air: { m: 100, channel: 1 } },
+        two: 'camera-studio-sdi 1080p25',
+        mic: 'microphone-speech',
+        main: 'switcher-12-sdi 1080p25',
+        rec: 'encoder-stream-sdi',
+      },
+      links: {
+        a: 'one.sdi > link.in coax-rg6 5',
+        d: 'link.out > main.in-1 coax-rg6 5',
+        b: 'two.sdi > main.in-2 coax-rg6 5',
+        m: 'mic.out > main.sound-1 xlr-lead 5',
+        c: 'main.out-1 > rec.in coax-rg6 5',
+      },
+      wants: { rec: { feed: 'program', sound: true } },
+    }),
+    offers: ['Hold two back by a frame delay, and the sound with them'],
+    says: ['main'],
   },
 ]

@@ -1,7 +1,18 @@
 import { portsOf } from '#core/catalog'
-import type { DeviceNode, Traced } from '#core/chain'
+import { type DeviceNode, type Traced, delayMs } from '#core/chain'
+import type { Link, LinkEnd } from '#core/document'
 import { delay, text } from '#core/kernel'
-import { Draft, type Proposal, cameraDelays, heardFrom, pluggedSounds, rule, runsTo } from '#core/propose'
+import {
+  type CameraPicture,
+  Draft,
+  type Proposal,
+  cameraPictures,
+  heardFrom,
+  pluggedSounds,
+  rule,
+  runsTo,
+} from '#core/propose'
+import { listWords } from '#core/words'
 
 /** How early (negative: late) sound may be, ms: EBU R 37; acceptability of ITU-R BT.1359-1. */
 export const WINDOWS = {
@@ -21,40 +32,69 @@ export const lipSync = rule({
       severity: 'Q',
       says: 'At {stage} the sound comes up to {error} after the pictures of the cameras; {window} allows {limit}.',
     },
+    beside: {
+      severity: 'Q',
+      says: 'At {stage} the sound of {camera} stays open beside {other}, whose picture comes {error} {way} it; {window} allows {limit}.',
+    },
   },
   find: (traced, say) =>
     [...heardFrom(traced)].flatMap(([stage, wants]) => {
-      const span = stage && errorsAt(traced, stage)
-      if (!span) return []
-      const window = WINDOWS[traced.plan.brief.syncWindow ?? 'r37']
-      const early = span.max > window.hi
-      if (!early && span.min >= window.lo) return []
+      if (!stage) return []
+      const window = windowOf(traced)
+      const at = { on: 'device', device: stage.id } as const
+      const run = runsTo(traced, wants[0]![1].sink)[0]?.id
+      const words = { stage: text(stage.device.name), window: text(window.title) }
+      const span = errorsAt(traced, stage)
+      if (span && (span.max > window.hi || span.min < window.lo)) {
+        const early = span.max > window.hi
+        return [
+          say(
+            early ? 'early' : 'late',
+            at,
+            {
+              ...words,
+              error: delay(early ? span.max : -span.min),
+              limit: delay(early ? window.hi : -window.lo),
+            },
+            run,
+          ),
+        ]
+      }
+      const worst = besideOthers(traced, stage).find(({ error }) => error > window.hi || error < window.lo)
+      if (!worst) return []
+      const after = worst.error > 0
       return [
         say(
-          early ? 'early' : 'late',
-          { on: 'device', device: stage.id },
+          'beside',
+          at,
           {
-            stage: text(stage.device.name),
-            error: delay(early ? span.max : -span.min),
-            limit: delay(early ? window.hi : -window.lo),
-            window: text(window.title),
+            ...words,
+            camera: text(worst.heard.camera.device.name),
+            other: text(worst.seen.camera.device.name),
+            error: delay(Math.abs(worst.error)),
+            way: text(after ? 'after' : 'before'),
+            limit: delay(after ? window.hi : -window.lo),
           },
-          runsTo(traced, wants[0]![1].sink)[0]?.id,
+          run,
         ),
       ]
     }),
-  remedies: (traced, { at }) => {
+  remedies: (traced, { at, says }) => {
     const stage = at.on === 'device' ? traced.chain.nodes.get(at.device) : undefined
-    return stage ? heldBack(traced, stage) : []
+    if (!stage) return []
+    const apart = heldPictures(traced, stage)
+    return says === 'beside' ? [...closed(traced, stage), ...apart] : [...heldBack(traced, stage), ...apart]
   },
 })
+
+const windowOf = ({ plan }: Traced) => WINDOWS[plan.brief.syncWindow ?? 'r37']
 
 /** How early the sound from plugs is against the cameras, typically, ms: the least and the most. */
 export function errorsAt(
   traced: Traced,
   stage: DeviceNode,
 ): { readonly min: number; readonly max: number } | undefined {
-  const pictures = cameraDelays(traced, stage)
+  const pictures = cameraPictures(traced, stage).map(({ ms }) => ms)
   const sounds = pluggedSounds(traced, stage)
   if (pictures.length === 0 || sounds.length === 0) return undefined
   return {
@@ -63,20 +103,133 @@ export function errorsAt(
   }
 }
 
+/** How early the sound that comes with one camera is against the others, typically, ms; the worst first. */
+function besideOthers(traced: Traced, stage: DeviceNode) {
+  const all = cameraPictures(traced, stage)
+  return all
+    .flatMap(heard =>
+      heard.open
+        ? all
+            .filter(({ camera }) => camera.id !== heard.camera.id)
+            .map(seen => ({ heard, seen, error: seen.ms - heard.ms - heard.open!.heldMs }))
+        : [],
+    )
+    .sort((a, b) => Math.abs(b.error) - Math.abs(a.error))
+}
+
 /** One delay for every sound plug: the middle of the pictures less the middle of the window, in whole milliseconds. */
 function heldBack(traced: Traced, stage: DeviceNode): Proposal[] {
-  const span = errorsAt(traced, stage)!
-  const { lo, hi } = WINDOWS[traced.plan.brief.syncWindow ?? 'r37']
+  const draft = new Draft(traced.plan)
+  const ms = holdSound(traced, stage, errorsAt(traced, stage)!, draft)
+  return [{ title: `Hold the sound at ${stage.device.name} back by ${ms} ms`, edits: draft.edits }]
+}
+
+/** Sets the delay of every sound plug for errors as they are or will be; gives that of the first, ms. */
+function holdSound(
+  traced: Traced,
+  stage: DeviceNode,
+  span: { readonly min: number; readonly max: number },
+  draft: Draft,
+): number {
+  const { lo, hi } = windowOf(traced)
   const shift = Math.round((span.max + span.min) / 2 - (lo + hi) / 2)
   const plugs = portsOf(stage.model, 'in').filter(
     ([portId, port]) => port.carries === 'sound' && traced.sound.arriving.has(`${stage.id}/${portId}`),
   )
-  const draft = new Draft(traced.plan)
   const set = plugs.map(([portId]) => {
     const now = stage.device.ports?.[portId]?.soundDelayMs ?? 0
     const ms = Math.max(0, now + shift)
     draft.set(['devices', stage.id, 'ports', portId, 'soundDelayMs'], ms === 0 ? undefined : ms)
     return ms
   })
-  return [{ title: `Hold the sound at ${stage.device.name} back by ${set[0] ?? 0} ms`, edits: draft.edits }]
+  return set[0] ?? 0
+}
+
+/** Sound that is heard only with its own picture is never apart from it. */
+function closed(traced: Traced, stage: DeviceNode): Proposal[] {
+  const { lo, hi } = windowOf(traced)
+  const inputs = [
+    ...new Map(
+      besideOthers(traced, stage)
+        .filter(({ error }) => error > hi || error < lo)
+        .map(({ heard }) => [heard.input, heard.camera.device.name]),
+    ),
+  ]
+  const set = (to: 'follows' | 'shut') => {
+    const draft = new Draft(traced.plan)
+    for (const [input] of inputs)
+      draft.set(['devices', stage.id, 'ports', input, 'sound'], to === 'shut' ? undefined : to)
+    return draft.edits
+  }
+  const names = listWords(inputs.map(([, name]) => name))
+  return [
+    { title: `Let the sound of ${names} follow its picture`.slice(0, 120), edits: set('follows') },
+    { title: `Shut the sound of ${names} at ${stage.device.name}`.slice(0, 120), edits: set('shut') },
+  ]
+}
+
+const DELAY = 'delay-sdi'
+/** More than this many in a row is no longer a remedy. */
+const MOST_IN_A_ROW = 3
+
+/** Where the pictures are further apart than the window is wide, no delay of sound serves all: the fast ones are held. */
+function heldPictures(traced: Traced, stage: DeviceNode): Proposal[] {
+  const { lo, hi } = windowOf(traced)
+  const byInput = new Map<string, CameraPicture[]>()
+  for (const picture of cameraPictures(traced, stage))
+    byInput.set(picture.input, [...(byInput.get(picture.input) ?? []), picture])
+  const all = [...byInput.values()].flat().map(({ ms }) => ms)
+  const slowest = Math.max(...all)
+  if (slowest - Math.min(...all) <= hi - lo) return []
+  const draft = new Draft(traced.plan)
+  const step = delayMs({ min: 2, typ: 2, max: 2, unit: 'frames' }, stage.standard!).typ
+  const after: number[] = []
+  const held: string[] = []
+  for (const [input, pictures] of byInput) {
+    const least = Math.min(...pictures.map(({ ms }) => ms))
+    const boxes = least < slowest - (hi - lo) ? Math.ceil((slowest - (hi - lo) - least) / step) : 0
+    after.push(...pictures.map(({ ms }) => ms + boxes * step))
+    if (boxes === 0) continue
+    const last = traced.runs
+      .find(run => run.lit && run.end?.device === stage.id && run.end.port === input)
+      ?.links.at(-1)
+    if (
+      !last ||
+      boxes > MOST_IN_A_ROW ||
+      last.wire.from?.port?.carries !== 'sdi' ||
+      last.wire.to?.port?.carries !== 'sdi'
+    )
+      return []
+    holdPicture(draft, last.wire.id, last.wire.link, pictures[0]!.camera.device.name, boxes)
+    held.push(pictures[0]!.camera.device.name)
+  }
+  const sounds = pluggedSounds(traced, stage)
+  if (sounds.length > 0)
+    holdSound(
+      traced,
+      stage,
+      {
+        min: Math.min(...after) - Math.max(...sounds.map(({ typ }) => typ)),
+        max: Math.max(...after) - Math.min(...sounds.map(({ typ }) => typ)),
+      },
+      draft,
+    )
+  const sound = sounds.length > 0 ? ', and the sound with them' : ''
+  return [{ title: `Hold ${listWords(held)} back by a frame delay${sound}`.slice(0, 120), edits: draft.edits }]
+}
+
+/** Frame delays in a row right before the input; the cable that is there leads to the first. */
+function holdPicture(draft: Draft, id: string, link: Link, name: string, boxes: number): void {
+  let from: LinkEnd | undefined
+  for (let n = 0; n < boxes; n++) {
+    const box = draft.device({
+      model: draft.model(DELAY),
+      name: `Frame delay${boxes > 1 ? ` ${n + 1}` : ''}, ${name}`.slice(0, 120),
+      order: 0,
+    })
+    if (from) draft.connect({ from, to: { device: box, port: 'in' }, cable: draft.lead('coax-rg6'), pieces: [1] })
+    else draft.move(id, 'to', { device: box, port: 'in' }, link.adapters?.to)
+    from = { device: box, port: 'out' }
+  }
+  draft.connect({ from, to: link.to!, cable: draft.lead('coax-rg6'), pieces: [1] })
 }

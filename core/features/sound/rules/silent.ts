@@ -1,7 +1,8 @@
 import type { Traced } from '#core/chain'
-import { text } from '#core/kernel'
+import { ghost, text } from '#core/kernel'
 import { Draft, bringSound, embed, heardFrom, rule, runsTo } from '#core/propose'
 import { listWords } from '#core/words'
+import { answers, heardWords, nameOf, unsaid } from '../unsaid'
 
 export const silent = rule({
   code: 'A01',
@@ -9,9 +10,30 @@ export const silent = rule({
   messages: {
     silent: { severity: 'D', says: 'No sound is open at {stage}, so {sinks} will be silent.' },
     lost: { severity: 'D', says: '{sink} is to be heard, and no sound gets there with its picture.' },
+    unsaid: {
+      severity: 'N',
+      says: 'Nothing says whether {sinks} should be heard: with sound, or silent on purpose. As planned, {heard}.',
+    },
   },
-  find: (traced, say) =>
-    [...heardFrom(traced)].flatMap(([stage, wants]) => {
+  find: (traced, say) => {
+    const open = unsaid(traced)
+    const asked =
+      open.length === 0
+        ? []
+        : [
+            ghost(
+              'Sound',
+              say(
+                'unsaid',
+                { on: 'show' },
+                {
+                  sinks: text(listWords(open.map(want => nameOf(traced, want)))),
+                  heard: text(heardWords(traced, open)),
+                },
+              ),
+            ),
+          ]
+    const mute = [...heardFrom(traced)].flatMap(([stage, wants]) => {
       const mute = wants.filter(([, { sink }]) => !traced.sound.heard.get(sink)?.size)
       if (mute.length === 0) return []
       const run = runsTo(traced, mute[0]![1].sink)[0]?.id
@@ -33,8 +55,11 @@ export const silent = rule({
           runsTo(traced, sink)[0]?.id,
         ),
       )
-    }),
+    })
+    return [...mute, ...asked]
+  },
   remedies: (traced, { at }) => {
+    if (at.on === 'show') return answers(traced)
     if (at.on === 'device')
       return [...bringSound(traced, traced.chain.nodes.get(at.device)!), ...giveUpAll(traced, at.device)]
     if (at.on !== 'sink') return []
