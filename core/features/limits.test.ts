@@ -159,11 +159,8 @@ describe('what stands in the way', () => {
     const checked = check(written)
     const loop = checked.findings.find(({ id }) => id === 'C13')!
     const titles = remediesOf(checked, loop).map(({ title }) => title)
-    expect(titles.slice(0, 3)).toEqual([
-      'Move it to far input 5',
-      'Move it to far input 6',
-      'Keep a input 6 off the air',
-    ])
+    // Free inputs that are alike are one remedy.
+    expect(titles.slice(0, 2)).toEqual(['Move it to far input 5', 'Keep a input 6 off the air'])
     // Its picture goes nowhere else: given up there, it needs another way on.
     expect(titles.at(-1)).toMatch(/^Give up the picture at a input 6, and connect its program to far input 5/)
   })

@@ -51,7 +51,8 @@ function causesOf(
     onward(picture.device)
     for (const run of runs)
       if (run.origin?.device === picture.device) run.links.forEach(({ wire }) => links.add(wire.id))
-  } else devices.add(plan.wants[picture.want]!.sink)
+  } else if (picture.of === 'feeder') devices.add(picture.device)
+  else devices.add(plan.wants[picture.want]!.sink)
   return { links, devices, ends, ...(picture.of === 'want' ? { want: picture.want } : {}) }
 }
 

@@ -27,13 +27,12 @@ export function idleSources({ chain, pictures }: Traced): DeviceNode[] {
   )
 }
 
-/** True when sources wait and no input of any switcher is free. */
-export function inputsAreFull(traced: Traced): boolean {
-  return (
-    [...traced.chain.nodes.values()].some(isSwitcher) &&
-    idleSources(traced).length > 0 &&
-    freeInputs(traced).length === 0
-  )
+/** Of the sources that are connected to nothing, those for which no input of any switcher is left: the last in the plan's order. */
+export function excessSources(traced: Traced): DeviceNode[] {
+  if (![...traced.chain.nodes.values()].some(isSwitcher)) return []
+  return idleSources(traced)
+    .sort((a, b) => a.device.order - b.device.order)
+    .slice(freeInputs(traced).length)
 }
 
 const pictureInputs = (model: Model): [string, Port][] =>
@@ -113,6 +112,7 @@ export function feederSwitcher(
   traced: Traced,
   switcher: DeviceNode,
   most = 2,
+  wanted: (model: Model) => boolean = () => true,
 ): (Proposal & { readonly model: string })[] {
   const { chain, plan } = traced
   const used = pictureInputs(switcher.model)
@@ -123,7 +123,11 @@ export function feederSwitcher(
     .reverse()
   return [...MODELS]
     .filter(
-      ([, row]) => row.role === 'switcher' && switcher.standard && setsContain(row.standards ?? [], switcher.standard),
+      ([, row]) =>
+        row.role === 'switcher' &&
+        switcher.standard &&
+        setsContain(row.standards ?? [], switcher.standard) &&
+        wanted(row),
     )
     .sort(([, a], [, b]) => a.priceMinor - b.priceMinor)
     .flatMap(([id, row]) => {
@@ -174,16 +178,17 @@ export function feederSwitcher(
 
 const accepted = (node: DeviceNode, portId: string): Port | undefined => own(node.model.ports, portId)
 
-/** More free inputs than before, by a feeder or a larger switcher. */
-export function moreInputs(traced: Traced): Proposal[] {
+/** So many more free inputs than before, by a feeder or a larger switcher. */
+export function moreInputs(traced: Traced, need = 1): Proposal[] {
   return switchersOf(traced)
     .slice(0, 2)
     .flatMap(switcher => [
-      ...feederSwitcher(traced, switcher).slice(0, 1),
+      // The feeder takes an input for its program and gives back that of the source which moves to it.
+      ...feederSwitcher(traced, switcher, 2, row => pictureInputs(row).length > need).slice(0, 1),
       ...largerSwitcher(
         traced,
         switcher,
-        row => pictureInputs(row).length > pictureInputs(switcher.model).length,
+        row => pictureInputs(row).length >= pictureInputs(switcher.model).length + need,
       ).slice(0, 1),
     ])
 }

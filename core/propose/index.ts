@@ -8,8 +8,8 @@ export {
   addSink,
   feederSwitcher,
   firstSwitchers,
+  excessSources,
   idleSources,
-  inputsAreFull,
   largerSwitcher,
   moreInputs,
   moreOutputs,
@@ -25,9 +25,11 @@ export {
   formatsTaken,
   freeInputs,
   freeSockets,
+  joinControl,
   loopsBehind,
   moveInput,
   offerWays,
+  otherControl,
   otherStandards,
   replaceDevice,
   setFormat,
@@ -37,6 +39,7 @@ export {
   signalAt,
   spanOf,
   splitOff,
+  swapBox,
   swapSource,
   throughDevices,
   waysFor,
@@ -47,7 +50,7 @@ export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPin
 export { after, removeRun } from './removal'
 export { type Checked, type CommandContext, type Proposal, type Rule, feature, rule } from './rule'
 export { type Beginning, type Candidate, type Limits, portKey, searcher, startKey, waysBetween } from './search'
-export { type CameraPicture, bringSound, cameraPictures, embed, heardFrom, pluggedSounds } from './sound'
+export { type CameraPicture, bringSound, cameraPictures, embed, heardFrom, joinSound, pluggedSounds } from './sound'
 export {
   type Span,
   type Target,

@@ -449,8 +449,11 @@ export function replaceDevice(traced: Traced, device: string, most = 4, unmeasur
   if (!signal) return []
   const routes = [first, last].map(({ link }) => link.routeM ?? 0)
   const longest = Math.max(...routes)
-  // What bridges air is replaced by a cable of which nobody knows the way yet.
-  const span: Span = longest > 0 && !unmeasured ? { routeM: longest } : {}
+  // Metres of air are a distance, which a cable in its place has to go; without it nobody could judge that cable.
+  const air = chain.nodes.get(device)!.device.air?.m
+  if (unmeasured && air === undefined) return []
+  const over = unmeasured ? routes.reduce((sum, m) => sum + m, air!) : longest
+  const span: Span = over > 0 ? { routeM: over } : {}
   return waysBetween(
     plan,
     { port: first.from.port, signal },
@@ -467,6 +470,38 @@ export function replaceDevice(traced: Traced, device: string, most = 4, unmeasur
       layWay(draft, way, first.link.from!, last.link.to!, chain.nodes.get(signal.origin.device)!.device.name, last.id)
       return { title: `In its place: ${wayTitle(way)}`.slice(0, 120), edits: draft.edits }
     })
+}
+
+/** Models of the catalogue that do the same as a box on the way and have a socket for each of its cables, cheapest first. */
+export function swapBox(traced: Traced, node: DeviceNode, most = 2): Proposal[] {
+  const { plan, chain } = traced
+  if (node.model.role !== 'way' || node.model.kind === undefined) return []
+  const wires = (['in', 'out'] as const).flatMap(dir =>
+    portsOf(node.model, dir).flatMap(([portId, port]) => {
+      const there = (dir === 'in' ? chain.entering : chain.leaving).get(socketKey(node.id, portId)) ?? []
+      return there.map(wire => ({ wire, dir, portId, port }))
+    }),
+  )
+  return [...MODELS]
+    .filter(([, row]) => row.kind === node.model.kind && row.role === 'way' && row.from !== node.model.from)
+    .sort(([, a], [, b]) => a.priceMinor - b.priceMinor)
+    .flatMap(([id, row]) => {
+      const draft = new Draft(plan)
+      draft.set(['devices', node.id, 'model'], draft.model(id))
+      const taken = new Set<string>()
+      for (const { wire, dir, portId, port } of wires) {
+        const fits = portsOf(row, dir).filter(
+          ([other, one]) => !taken.has(other) && one.carries === port.carries && one.connector === port.connector,
+        )
+        const next = (fits.find(([other]) => other === portId) ?? fits[0])?.[0]
+        if (next === undefined) return []
+        taken.add(next)
+        const end = dir === 'in' ? 'to' : 'from'
+        if (next !== portId) draft.move(wire.id, end, { device: node.id, port: next }, wire.link.adapters?.[end])
+      }
+      return [{ title: `Use another ${node.model.kind}: ${row.title}`.slice(0, 120), edits: draft.edits }]
+    })
+    .slice(0, most + 2)
 }
 
 /** What an output of a switcher could be pointed at instead. */
@@ -538,6 +573,40 @@ export function controlLead({ plan }: Traced, out: Port, input: Port): string | 
   return [...leads].find(
     ([, row]) => row.kind === 'cable' && row.carries === 'control' && adaptersFor(leads, out, row, input),
   )?.[0]
+}
+
+/** Joins two plugs for control that a lead does not fit with one that does. */
+export function joinControl(traced: Traced, { wire }: WireTrace): Proposal[] {
+  const { from, to, link } = wire
+  const lead = from?.port && to?.port && controlLead(traced, from.port, to.port)
+  if (lead === undefined || !link.from || !link.to) return []
+  const draft = new Draft(traced.plan)
+  draft.disconnect(wire.id)
+  const rest = link.routeM === undefined ? {} : { routeM: link.routeM }
+  draft.connect({ ...rest, from: link.from, to: link.to, cable: draft.lead(lead) }, wire.id)
+  return [proposal(`Take ${allLeads(traced.plan).get(lead)!.title}`, draft)]
+}
+
+/** The other sockets by which a device can be set up, for a control lead that does not get there by this one. */
+export function otherControl(traced: Traced, { wire }: WireTrace): Proposal[] {
+  const { chain } = traced
+  if (!wire.to || !wire.from) return []
+  const inputs = freeSockets(traced, wire.to.node, 'in').filter(
+    ({ port }) => port?.carries === 'control' && port.connector !== wire.to!.port?.connector,
+  )
+  const outs = [...chain.nodes.values()]
+    .filter(({ model }) => model.role === 'control')
+    .sort((a, b) => Number(b === wire.from!.node) - Number(a === wire.from!.node))
+    .flatMap(node => freeSockets(traced, node, 'out'))
+  return inputs.flatMap(input =>
+    outs
+      .flatMap(out => connectControl(traced, out, input, 'Use', input))
+      .slice(0, 1)
+      .map(({ title, edits }) => ({
+        title: `${title} in its place`.slice(0, 120),
+        edits: [{ do: 'disconnect' as const, id: wire.id }, ...edits],
+      })),
+  )
 }
 
 /** Joins a plug that controls with one that is controlled; the title names `named`. */

@@ -1,5 +1,6 @@
 import { type Edit, type Plan, applyEdits, own } from '#core/document'
 import { isGrave, type Finding, type Measured, type Verdict } from '#core/kernel'
+import { MERITS, type Merit, kindOfChange, meritOf, overrules } from './merit'
 import type { Checked, Proposal } from './rule'
 
 /** What a change would do, computed by doing it to a copy. */
@@ -55,28 +56,63 @@ export function effectOf(checked: Checked, edits: readonly Edit[]): Effect | und
 }
 
 /**
- * The remedies of a finding that keep their word, best first: applied, the finding is gone, no D or R finding comes,
- * and no fewer pictures arrive. Where a change only uncovers the next fault of the run, the best remedy of that one
- * is joined to it. Those that give up a demand stand last. Each is tried, so this takes at least a check per offer.
+ * The remedies of a finding that keep their word: applied, the finding is gone, no D or R finding comes, and no fewer
+ * pictures arrive. Where a change only uncovers the next fault of the run, the best remedy of that one is joined to it.
+ * First what a technician would try first, then what costs least; those that give up a demand stand last. Sockets that
+ * are alike are one remedy. Each is tried, so this takes at least a check per offer.
  */
 export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy[] {
-  const offered = checked.by.ruleOf(finding).remedies(checked.traced, finding)
+  const { plan } = checked.traced
+  const offered = checked.by
+    .ruleOf(finding)
+    .remedies(checked.traced, finding)
+    .filter(({ edits }) => edits.length > 0)
+    .map(proposal => ({ proposal, ...meritOf(plan, proposal.edits) }))
+    .sort((a, b) => byMerit(a, b) || a.devices - b.devices)
   const seen = new Set<string>()
-  const kept: (Remedy & { readonly steps: number })[] = []
-  for (const proposal of [...offered.filter(offer => !offer.givesUp), ...offered.filter(offer => offer.givesUp)]) {
-    if (seen.has(proposal.title) || (kept.length >= most && !proposal.givesUp)) continue
-    if (proposal.alone && kept.filter(({ alone }) => alone).length === MOST_ALONE) continue
-    if (touchesPinned(checked.traced.plan, proposal.edits)) continue
+  const kept: Kept[] = []
+  for (const { proposal } of offered) {
+    const kind = kindOfChange(plan, proposal.edits)
+    if (seen.has(proposal.title) || seen.has(kind) || (kept.length >= most && !proposal.givesUp)) continue
+    if (proposal.alone && kept.filter(({ remedy }) => remedy.alone).length === MOST_ALONE) continue
+    if (touchesPinned(plan, proposal.edits)) continue
     const whole = complete(checked, proposal, finding)
-    if (!whole || touchesPinned(checked.traced.plan, whole.edits) || seen.has(whole.title)) continue
-    seen.add(proposal.title).add(whole.title)
-    kept.push(whole)
+    if (!whole || touchesPinned(plan, whole.remedy.edits) || seen.has(whole.remedy.title)) continue
+    seen.add(proposal.title).add(kind).add(whole.remedy.title)
+    kept.push({ ...whole, ...meritOf(plan, whole.remedy.edits), proposal })
   }
-  // What suffices by itself stands before what needs a second change.
   return kept
-    .sort((a, b) => Number(a.givesUp ?? false) - Number(b.givesUp ?? false) || a.steps - b.steps)
-    .map(({ steps: _steps, ...remedy }) => remedy)
+    .sort(
+      (a, b) =>
+        wantsLess(a) - wantsLess(b) ||
+        byMerit(a, b) ||
+        a.steps - b.steps ||
+        a.devices - b.devices ||
+        costOf(a.remedy) - costOf(b.remedy),
+    )
+    .map(({ remedy }) => remedy)
 }
+
+interface Kept extends Ranked {
+  readonly remedy: Remedy
+  readonly steps: number
+}
+
+interface Ranked {
+  readonly proposal: Proposal
+  readonly merit: Merit
+  readonly devices: number
+}
+
+const byMerit = (a: Ranked, b: Ranked): number =>
+  Number(a.proposal.givesUp ?? false) - Number(b.proposal.givesUp ?? false) ||
+  MERITS.indexOf(a.merit) - MERITS.indexOf(b.merit)
+
+/** A cable that is taken out takes a picture with it that somebody planned. */
+const wantsLess = ({ remedy: { effect, givesUp } }: Kept): number =>
+  Number(!givesUp && effect.after.wanted < effect.before.wanted)
+
+const costOf = ({ effect }: Remedy): number => effect.change.price ?? 0
 
 const MOST_STEPS = 4
 const MOST_ALONE = 2
@@ -86,7 +122,7 @@ function complete(
   checked: Checked,
   proposal: Proposal,
   finding: Finding,
-): (Remedy & { readonly steps: number }) | undefined {
+): { readonly remedy: Remedy; readonly steps: number } | undefined {
   const titles = [proposal.title]
   let edits = proposal.edits
   for (let step = 0; step < MOST_STEPS; step++) {
@@ -95,13 +131,13 @@ function complete(
     const uncovered = tried.adds.find(isGrave) as Finding | undefined
     if (!uncovered)
       return losesNothing(tried, proposal)
-        ? { ...proposal, title: joined(titles), edits, effect: plainEffect(tried), steps: step }
+        ? { remedy: { ...proposal, title: joined(titles), edits, effect: plainEffect(tried) }, steps: step }
         : undefined
     if (proposal.alone) return undefined
     const next = tried.checked.by
       .ruleOf(uncovered)
       .remedies(tried.checked.traced, uncovered)
-      .filter(offer => !offer.givesUp)
+      .filter(offer => !offer.givesUp && !overrules(edits, offer.edits))
       .find(offer => {
         const effect = tryEdits(tried.checked, offer.edits)
         return effect?.removes.includes(uncovered.key) && !effect.adds.some(isGrave)
@@ -131,7 +167,7 @@ export const touchesPinned = ({ links }: Plan, edits: readonly Edit[]): boolean 
 function joined(titles: readonly string[]): string {
   const [first, ...rest] = titles
   const whole = [first, ...rest.map(title => title[0]!.toLowerCase() + title.slice(1))].join(', and ')
-  return whole.length <= 120
-    ? whole
-    : `${first!.slice(0, 90)}, and ${rest.length} more change${rest.length > 1 ? 's' : ''}`
+  if (whole.length <= 120) return whole
+  const more = `, and ${rest.length} more change${rest.length > 1 ? 's' : ''}`
+  return `${first!.length <= 90 ? first : `${first!.slice(0, 89).replace(/[\s,]+\S*$/, '')} \u2026`}${more}`
 }

@@ -5,6 +5,7 @@ import {
   type DeviceNode,
   type Socket,
   type Traced,
+  type WireTrace,
   delayMs,
   isSwitcher,
   openingOf,
@@ -231,4 +232,46 @@ export function embed(traced: Traced, sink: string): Proposal[] {
       edits: draft.edits,
     },
   ]
+}
+
+/** Joins two plugs for sound with a lead that fits, else through a transformer box of the catalogue; the distance stays. */
+export function joinSound(traced: Traced, { wire }: WireTrace): Proposal[] {
+  const { plan } = traced
+  const { from, to, link } = wire
+  if (!from?.port || !to?.port || !link.from || !link.to) return []
+  const rest = {
+    ...(link.routeM === undefined ? {} : { routeM: link.routeM }),
+    ...(link.pinned ? { pinned: true as const } : {}),
+  }
+  const found = soundLead(traced, from, to)
+  const offers: Proposal[] = []
+  if (found) {
+    const draft = new Draft(plan)
+    draft.disconnect(wire.id)
+    draft.connect({ ...rest, from: link.from, to: link.to, cable: draft.lead(found.lead) }, wire.id)
+    offers.push({ title: `Take ${found.cable.title}`, edits: draft.edits })
+  }
+  for (const [id, row] of MODELS) {
+    if (row.role !== 'sound' || row.kind !== 'converter' || row.amplifies) continue
+    const [[inId, input], [outId, out]] = [portsOf(row, 'in')[0]!, portsOf(row, 'out')[0]!]
+    const device = { model: id, name: row.title.split(',')[0]!, order: 0 }
+    const node: DeviceNode = { id, device, model: row, standard: undefined }
+    const near = soundLead(traced, from, { node, portId: inId, port: input })
+    const far = soundLead(traced, { node, portId: outId, port: out }, to)
+    if (!near || !far) continue
+    const draft = new Draft(plan)
+    const box = draft.device({
+      model: draft.model(id),
+      name: `${device.name}, ${to.node.device.name}`.slice(0, 120),
+      order: draft.lastOrder,
+    })
+    draft.disconnect(wire.id)
+    draft.connect({ ...rest, from: link.from, to: { device: box, port: inId }, cable: draft.lead(near.lead) })
+    draft.connect(
+      { from: { device: box, port: outId }, to: link.to, cable: draft.lead(far.lead), pieces: [far.cable.stock[0]!.m] },
+      wire.id,
+    )
+    offers.push({ title: `Put in ${row.title}`.slice(0, 120), edits: draft.edits })
+  }
+  return offers
 }

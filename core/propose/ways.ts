@@ -89,14 +89,45 @@ export function listedWays(
   heed: 'format' | 'reach' = 'format',
 ): Way[] {
   const leads = allLeads(plan)
-  const build = wayBuilder(leads, start, target, heed)
+  // Coax comes in classes, of which a plan keeps to one; an optical cable that is used once is no habit.
+  const kept = (lead: string): boolean => {
+    const own = Object.hasOwn(plan.leads, lead) ? plan.leads[lead]! : undefined
+    return own?.kind === 'cable' && own.reach.kind === 'attenuation'
+  }
+  const build = wayBuilder(leads, start, target, heed, kept)
   const direct = cablesBetween(leads, start.signal, start.port, span, target.port).map(fitted =>
     build([], [span], fitted),
   )
   const through = chainsOf(wayModels(plan), start.port, target.port, spansOf(span)).map(([devices, spans]) =>
     build(devices, spans),
   )
-  return bestOfKind([...direct, ...through].filter(way => way !== undefined))
+  const ways = [...direct, ...through].filter(way => way !== undefined)
+  const alone = new Set(
+    ways.filter(({ devices, risky }) => devices.length === 0 && !risky).map(({ cables }) => cables[0]!.lead),
+  )
+  // No box that leaves the picture as it is where the cable that bridges the distance behind it does it alone.
+  const bridges = ({ cables }: Way) => [...cables].sort((a, b) => (b.lengthM ?? 0) - (a.lengthM ?? 0))[0]!.lead
+  const needed = ways.filter(
+    way => way.devices.length === 0 || !way.devices.every(({ row }) => isPlain(row)) || !alone.has(bridges(way)),
+  )
+  return ownFirst(bestOfKind(needed), kept)
+}
+
+/** Changes nothing of a picture but how it is carried. */
+const isPlain = ({ paths, ports }: Model): boolean =>
+  paths.every(({ format, maps, edid, fills }) => format === 'same' && !maps && !edid && !fills) &&
+  Object.values(ports).every(
+    ({ levels, divisions, ranges, carries }) => !levels && !divisions && !ranges && carries !== 'sound',
+  )
+
+/** A cable of a kind that the plan uses already stands before a cheaper one of another kind. */
+function ownFirst(ways: Way[], kept: (lead: string) => boolean): Way[] {
+  const isOwn = ({ devices, cables }: Way) => devices.length === 0 && kept(cables[0]!.lead)
+  const least = Math.min(...ways.filter(({ devices, risky }) => devices.length === 0 && !risky).map(way => way.minor))
+  const weight = (way: Way) => (isOwn(way) ? Math.min(way.minor, least) : way.minor)
+  return ways.sort(
+    (a, b) => Number(a.risky) - Number(b.risky) || weight(a) - weight(b) || Number(isOwn(b)) - Number(isOwn(a)),
+  )
 }
 
 /** Every row of one or two devices that fits between the two ports, with how the span is shared among its cables. */
@@ -143,8 +174,9 @@ function wayBuilder(
   start: Start,
   target: Target,
   heed: 'format' | 'reach',
+  kept: (lead: string) => boolean,
 ): Build {
-  const cable = rememberedCables(leads)
+  const cable = rememberedCables(leads, kept)
   const takenByTarget = (signal: Signal, { carriage }: Fitted): boolean =>
     !accepts(target.node, target.port, signal.format) &&
     !bars(target.node, target.port, signal, carriage) &&
@@ -350,9 +382,13 @@ export interface Fitted {
   readonly risky: boolean
 }
 
-/** The cheapest cable on which the picture arrives at the input, preferring those without a caution; each question is worked out once. */
+/**
+ * The cheapest cable on which the picture arrives at the input, preferring those without a caution and then those of a
+ * kind that is in use; each question is worked out once.
+ */
 function rememberedCables(
   leads: ReadonlyMap<string, LeadModel>,
+  kept: (lead: string) => boolean,
 ): (signal: Signal, out: Port, span: Span, input: Port) => Fitted | undefined {
   const known = new Map<Port, Map<Port, Map<string, Fitted | undefined>>>()
   return (signal, out, span, input) => {
@@ -362,7 +398,11 @@ function rememberedCables(
     const answers = fromOut.get(input) ?? new Map<string, Fitted | undefined>()
     known.set(out, fromOut)
     fromOut.set(input, answers)
-    if (!answers.has(key)) answers.set(key, cablesBetween(leads, signal, out, span, input)[0])
+    if (!answers.has(key)) {
+      const all = cablesBetween(leads, signal, out, span, input)
+      const own = all.find(({ cable, risky }) => risky === all[0]!.risky && kept(cable.lead))
+      answers.set(key, own ?? all[0])
+    }
     return answers.get(key)
   }
 }

@@ -20,7 +20,7 @@ export const CASES: readonly Faulty[] = [
         d: 'y.out > main.in-2 hdmi-passive 1',
       },
     }),
-    offers: ['Wire a: Passive HDMI', 'Wire b: Passive HDMI'],
+    offers: ['Wire a: 20 m Active HDMI', 'Wire b: 20 m Active HDMI'],
     says: ['(2)'],
   },
   {
@@ -34,7 +34,7 @@ export const CASES: readonly Faulty[] = [
       },
       links: { a: 'a.sdi > x.in coax-rg6 0', b: 'x.out > main.in-1 coax-rg6 1' },
     }),
-    offers: ['Wire a: RG-6 size coax'],
+    offers: ['Wire a: 20 m RG-6 size coax'],
     says: ['(1)'],
   },
 ]

@@ -1,6 +1,6 @@
 import { leadOf, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { length, text } from '#core/kernel'
-import { betterControl, offerWays, rule, shorterPieces, waysReaching } from '#core/propose'
+import { betterControl, offerWays, otherControl, rule, shorterPieces, waysReaching } from '#core/propose'
 
 export const usbTooLong = rule({
   code: 'L04',
@@ -30,7 +30,7 @@ export const usbTooLong = rule({
       ),
   remedies: (traced, found) => {
     const at = wireAt(traced, found)
-    if (at?.beside) return [...shorterPieces(traced, at), ...betterControl(traced, at)]
+    if (at?.beside) return [...shorterPieces(traced, at), ...betterControl(traced, at), ...otherControl(traced, at)]
     return at ? [...shorterPieces(traced, at), ...offerWays(traced, at, waysReaching(traced, at))] : []
   },
 })

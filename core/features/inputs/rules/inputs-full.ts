@@ -1,5 +1,5 @@
 import { count, ghost } from '#core/kernel'
-import { idleSources, inputsAreFull, moreInputs, removalEdits, rule } from '#core/propose'
+import { excessSources, moreInputs, removalEdits, rule } from '#core/propose'
 
 export const inputsFull = rule({
   code: 'C09',
@@ -11,9 +11,9 @@ export const inputsFull = rule({
     },
   },
   find: (traced, say) => {
-    if (!inputsAreFull(traced)) return []
+    const idle = excessSources(traced)
+    if (idle.length === 0) return []
     const sources = [...traced.chain.nodes.values()].filter(({ model }) => model.role === 'source').length
-    const idle = idleSources(traced)
     return [
       {
         ...ghost('Inputs', say('full', { on: 'show' }, { idle: count(idle.length), sources: count(sources) })),
@@ -22,8 +22,8 @@ export const inputsFull = rule({
     ]
   },
   remedies: traced => [
-    ...moreInputs(traced),
-    ...idleSources(traced).map(node => ({
+    ...moreInputs(traced, excessSources(traced).length),
+    ...excessSources(traced).map(node => ({
       title: `Give up ${node.device.name}`.slice(0, 120),
       edits: removalEdits(traced.plan, node.id),
       givesUp: true as const,

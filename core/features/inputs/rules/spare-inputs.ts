@@ -5,9 +5,9 @@ import { count, ghost, text } from '#core/kernel'
 import {
   Draft,
   type Proposal,
+  excessSources,
   freeInputs,
   idleSources,
-  inputsAreFull,
   moreInputs,
   moveInput,
   rule,
@@ -30,7 +30,7 @@ export const spareInputs = rule({
     const { spareInputs: wanted = 0, spareBy } = traced.plan.brief
     const free = left(traced)
     // Where sources wait already, the lack of inputs is told as that.
-    if (free >= wanted || inputsAreFull(traced)) return []
+    if (free >= wanted || excessSources(traced).length > 0) return []
     const words = {
       wanted: text(inputs(wanted)),
       free: text(free === 0 ? 'none is free' : `${free} ${areFree(free)}`),
@@ -56,7 +56,7 @@ export const spareInputs = rule({
     draft.set(['brief', 'spareInputs'], free === 0 ? undefined : free)
     return [
       ...makeRoom(traced),
-      ...moreInputs(traced),
+      ...moreInputs(traced, (traced.plan.brief.spareInputs ?? 0) - free),
       {
         title: `Give up ${inputs((traced.plan.brief.spareInputs ?? 0) - free)} held free`,
         edits: draft.edits,

@@ -1,6 +1,6 @@
 import { runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
-import { formatsTaken, freeSockets, moveInput, offerWays, rule, setSender, waysReaching } from '#core/propose'
+import { formatsTaken, freeSockets, moveInput, offerWays, rule, setSender, swapBox, waysReaching } from '#core/propose'
 import { formatLabel } from '#core/signal'
 import { lessUsb, overUsb } from '../usb'
 
@@ -39,6 +39,7 @@ export const classExceeded = rule({
       ...setSender(traced, at, formatsTaken(traced, at)).slice(0, 3),
       ...moveInput(traced, at, freeSockets(traced, at.wire.to.node, 'in')),
       ...offerWays(traced, at, waysReaching(traced, at)),
+      ...[at.wire.to, at.wire.from!].flatMap(({ node }) => swapBox(traced, node)),
     ]
   },
 })

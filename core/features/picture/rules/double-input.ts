@@ -1,6 +1,6 @@
-import { type Traced, type Wire, deviceName, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
+import { type Traced, type Wire, type WireTrace, deviceName, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
-import { Draft, freeInputs, moveInput, rule } from '#core/propose'
+import { Draft, type Proposal, freeInputs, freeSockets, moveInput, rule } from '#core/propose'
 
 export const doubleInput = rule({
   code: 'C04',
@@ -31,7 +31,7 @@ export const doubleInput = rule({
     const free = freeInputs(traced, at.wire.to.node.id)
     const other = traced.trace.wires.get(at.stop.other)!
     const draft = new Draft(traced.plan)
-    if (!other.signal) draft.disconnect(at.stop.other)
+    if (!other.beside && !other.signal) draft.disconnect(at.stop.other)
     return [
       ...moveInput(traced, at, free).slice(0, 4),
       ...moveInput(traced, other, free)
@@ -40,6 +40,7 @@ export const doubleInput = rule({
           title: title.replace('Move it', `Move ${other.wire.from?.node.device.name ?? 'the other'}`),
           edits,
         })),
+      ...(at.beside ? moveBeside(traced, at) : []),
       ...(draft.edits.length ? [{ title: 'Take out the other cable, which carries nothing', edits: draft.edits }] : []),
     ]
   },
@@ -49,4 +50,15 @@ export const doubleInput = rule({
 function senderName(traced: Traced, { id, from }: Wire): string {
   const origin = runWith(traced, id)?.origin?.device ?? from?.node.id
   return origin === undefined ? 'a loose end' : deviceName(traced, origin)
+}
+
+/** Sound and control move to a free socket of their own kind, lead and all. */
+function moveBeside(traced: Traced, { wire }: WireTrace): Proposal[] {
+  return freeSockets(traced, wire.to!.node, 'in')
+    .filter(({ port }) => port?.carries === wire.to!.port!.carries && port.connector === wire.to!.port!.connector)
+    .map(socket => {
+      const draft = new Draft(traced.plan)
+      draft.move(wire.id, 'to', { device: socket.node.id, port: socket.portId }, wire.link.adapters?.to)
+      return { title: `Move it to ${socketName(socket)}`, edits: draft.edits }
+    })
 }

@@ -1,6 +1,7 @@
 import { type Traced, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, freeSockets, rule } from '#core/propose'
+import { swappedPairs } from './cable-turned'
 import { backwards } from './wrong-converter'
 
 export const endsAlike = rule({
@@ -75,6 +76,9 @@ export const endsAlike = rule({
 
 /** A device turned round is told once, not at each of its two ends. */
 function laidWrong(traced: Traced) {
-  const turned = new Set(backwards(traced).flatMap(({ into, outOf }) => [into.id, outOf.id]))
+  const turned = new Set([
+    ...backwards(traced).flatMap(({ into, outOf }) => [into.id, outOf.id]),
+    ...swappedPairs(traced).flatMap(({ into, between, outOf }) => [into.id, between.id, outOf.id]),
+  ])
   return stoppedBy(traced, 'direction').filter(({ wire }) => !turned.has(wire.id))
 }

@@ -18,10 +18,10 @@ import {
   type Proposal,
   after,
   connectTo,
+  excessSources,
   firstSwitchers,
   freeInputs,
   freeSockets,
-  inputsAreFull,
   loopsBehind,
   rule,
   splitOff,
@@ -87,22 +87,19 @@ export const looseRun = rule({
       return found.run === undefined ? ghost(`Ring at ${deviceName(traced, stop.device)}`, found) : found
     })
     const wired = new Set([...traced.chain.wires.values()].flatMap(({ from }) => (from ? [from.node.id] : [])))
-    const full = inputsAreFull(traced)
-    const alone = full
-      ? []
-      : traced.pictures.flatMap(picture =>
-          picture.of === 'source' && !wired.has(picture.device)
-            ? [
-                say(
-                  'unconnected',
-                  { on: 'device', device: picture.device },
-                  {
-                    device: text(deviceName(traced, picture.device)),
-                  },
-                ),
-              ]
-            : [],
-        )
+    // Those that no input is left for are told at once, as that.
+    const excess = new Set(excessSources(traced).map(({ id }) => id))
+    const alone = traced.pictures.flatMap(picture =>
+      picture.of === 'source' && !wired.has(picture.device) && !excess.has(picture.device)
+        ? [
+            say(
+              'unconnected',
+              { on: 'device', device: picture.device },
+              { device: text(deviceName(traced, picture.device)) },
+            ),
+          ]
+        : [],
+    )
     return [...loose, ...dead, ...unchosen, ...without, ...alone]
   },
   remedies: (traced, found) => {

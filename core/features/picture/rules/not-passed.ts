@@ -1,6 +1,6 @@
 import { runWith, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
-import { formatsTaken, isRadio, offerWays, replaceDevice, rule, setSender, waysFor } from '#core/propose'
+import { formatsTaken, isRadio, offerWays, replaceDevice, rule, setSender, swapBox, waysFor } from '#core/propose'
 import { format } from '#core/signal'
 
 export const notPassed = rule({
@@ -28,6 +28,7 @@ export const notPassed = rule({
       ? [
           ...setSender(traced, at, formatsTaken(traced, at)).slice(0, 4),
           ...offerWays(traced, at, waysFor(traced, at)),
+          ...swapBox(traced, at.wire.to!.node),
           ...replaceDevice(traced, at.wire.to!.node.id),
         ]
       : []

@@ -1,7 +1,7 @@
 import { LEADS } from '#core/cable'
 import { type Traced, type WireTrace, leadOf, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
-import { adaptersFor, offerWays, rule, waysReaching } from '#core/propose'
+import { adaptersFor, joinControl, joinSound, offerWays, rule, waysReaching } from '#core/propose'
 import { CONNECTOR_TITLES, SIGNAL_TITLES } from '#core/signal'
 import { isOtherCount } from './division'
 import { byAdapter } from './wrong-converter'
@@ -60,6 +60,8 @@ export const plugsDiffer = rule({
   remedies: (traced, found) => {
     const at = wireAt(traced, found)
     if (!at) return []
+    if (at.beside === 'sound') return joinSound(traced, at)
+    if (at.beside === 'control') return joinControl(traced, at)
     const { cable } = at.wire.link
     const own = (way: ReturnType<typeof waysReaching>[number]) =>
       way.devices.length === 0 && way.cables[0]!.lead === cable
