@@ -26,11 +26,11 @@ const adapter = (title: string, ends: readonly [ConnectorId, ConnectorId], price
   priceMinor,
 })
 
-/** A channel of 100 m, whatever it carries (ISO/IEC 11801). */
 /** Planning figures: 0.4 dB/km at 1310 nm and 13 dB between lasers; 3 dB/km at 850 nm and 6 dB (IEC 60793-2, G.652). */
 const SINGLE_MODE = { dbPerKm: 0.4, budgetDb: 13 }
 const MULTI_MODE = { dbPerKm: 3, budgetDb: 6 }
 
+/** A channel of 100 m, whatever it carries (ISO/IEC 11801). */
 const networkCopper = (carries: 'network' | 'control', title: string, short: string): CableModel => ({
   kind: 'cable',
   title,

@@ -1,9 +1,17 @@
 import { type Edit, type Plan, own } from '#core/document'
 
 // In which order a technician would try: a setting, a lead that is there, a lead to buy, a box, another device, another
-// standard for all.
+// standard for all, another demand.
 
-export const MERITS = ['setting', 'owned lead', 'bought lead', 'box', 'other device', 'other standard'] as const
+export const MERITS = [
+  'setting',
+  'owned lead',
+  'bought lead',
+  'box',
+  'other device',
+  'other standard',
+  'other demand',
+] as const
 export type Merit = (typeof MERITS)[number]
 
 const BOXES = new Set(['way', 'sound'])
@@ -24,6 +32,7 @@ export function meritOf(plan: Plan, edits: readonly Edit[]): { readonly merit: M
     }
     if (edit.do === 'connect')
       is(known.has(edit.link.from?.device ?? '') && owns(plan, edit.link) ? 'owned lead' : 'bought lead')
+    if (edit.do === 'set' && edit.at[0] === 'wants') is('other demand')
     if (edit.do === 'set' && edit.at[0] === 'devices') {
       const field = (edit.at as readonly string[])[2]
       if (field === 'standard') is('other standard')
@@ -70,8 +79,10 @@ export function overrules(earlier: readonly Edit[], later: readonly Edit[]): boo
   const laid = new Set(earlier.flatMap(edit => (edit.do === 'connect' || edit.do === 'move' ? [edit.id] : [])))
   const set = new Set(earlier.flatMap(edit => (edit.do === 'set' ? [edit.at.join('/')] : [])))
   const added = new Set(earlier.flatMap(edit => (edit.do === 'add' ? [edit.id] : [])))
+  const said = new Set(earlier.flatMap(edit => (edit.do === 'set' && edit.at[0] === 'links' ? [edit.at[1]] : [])))
   return later.some(edit => {
-    if (edit.do === 'disconnect' || edit.do === 'move') return laid.has(edit.id)
+    if (edit.do === 'disconnect') return laid.has(edit.id) || said.has(edit.id)
+    if (edit.do === 'move') return laid.has(edit.id)
     if (edit.do === 'remove') return added.has(edit.id)
     return edit.do === 'set' && set.has(edit.at.join('/'))
   })

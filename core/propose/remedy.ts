@@ -87,6 +87,7 @@ export function remediesOf(checked: Checked, finding: Finding, most = 8): Remedy
         wantsLess(a) - wantsLess(b) ||
         byMerit(a, b) ||
         a.steps - b.steps ||
+        worsens(a) - worsens(b) ||
         a.devices - b.devices ||
         costOf(a.remedy) - costOf(b.remedy),
     )
@@ -111,6 +112,9 @@ const byMerit = (a: Ranked, b: Ranked): number =>
 /** A cable that is taken out takes a picture with it that somebody planned. */
 const wantsLess = ({ remedy: { effect, givesUp } }: Kept): number =>
   Number(!givesUp && effect.after.wanted < effect.before.wanted)
+
+/** How much looks or sounds worse for it. */
+const worsens = ({ remedy }: Kept): number => remedy.effect.adds.filter(({ severity }) => severity === 'Q').length
 
 const costOf = ({ effect }: Remedy): number => effect.change.price ?? 0
 

@@ -107,15 +107,17 @@ export function listedWays(
   )
   // No box that leaves the picture as it is where the cable that bridges the distance behind it does it alone.
   const bridges = ({ cables }: Way) => [...cables].sort((a, b) => (b.lengthM ?? 0) - (a.lengthM ?? 0))[0]!.lead
-  const needed = ways.filter(
-    way => way.devices.length === 0 || !way.devices.every(({ row }) => isPlain(row)) || !alone.has(bridges(way)),
-  )
+  const idleBox = (way: Way) =>
+    way.devices.every(({ row }) => isPlain(row)) &&
+    (alone.has(bridges(way)) ||
+      (alone.size > 0 && way.devices.every(({ row }) => row.kind === 'splitter') && start.port.carries === 'hdmi'))
+  const needed = ways.filter(way => way.devices.length === 0 || !idleBox(way))
   return ownFirst(bestOfKind(needed), kept)
 }
 
 /** Changes nothing of a picture but how it is carried. */
 const isPlain = ({ paths, ports }: Model): boolean =>
-  paths.every(({ format, maps, edid, fills }) => format === 'same' && !maps && !edid && !fills) &&
+  paths.every(({ format, maps, fills }) => format === 'same' && !maps && !fills) &&
   Object.values(ports).every(
     ({ levels, divisions, ranges, carries }) => !levels && !divisions && !ranges && carries !== 'sound',
   )

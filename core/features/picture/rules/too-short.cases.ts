@@ -22,9 +22,21 @@ export const CASES: readonly Faulty[] = [
       },
       wants: { proj: 'program' },
     }),
-    // 6 m of way are cut at 8 m: passive HDMI is sold in 7.5 and 10 m.
-    offers: ['Take 10 m of it'],
+    // 6 m of way are cut at 8 m: passive HDMI is sold in 10 m, which is long for its rate.
+    offers: ['Take 10 m Active HDMI'],
     says: ['5', '6', 'does not reach'],
+  },
+  {
+    name: 'a coax of 10 m on a measured way of 12 m',
+    gives: ['L06'],
+    plan: plan({
+      devices: { cam: 'camera-studio-sdi 1080p50', main: 'switcher-12-sdi 1080p50', scr: 'screen-sdi' },
+      links: { a: 'cam.sdi > main.in-1 coax-rg6 12 =10', p: 'main.out-1 > scr.in coax-rg6 1' },
+      wants: { scr: 'program' },
+    }),
+    // 12 m and 2 m of slack.
+    offers: ['Take 15 m of it'],
+    says: ['10', '12', 'does not reach'],
   },
   {
     name: 'a piece of 5 m between places that are 180 m apart',
