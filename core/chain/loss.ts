@@ -2,20 +2,19 @@ import type { Link, Plan } from '#core/document'
 import type { Loss } from '#core/kernel'
 
 type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
+type Stood = Pick<Plan, 'devices' | 'models' | 'circuits'>
 
 /**
- * The devices that a loss takes with it: one, all at a place, all that live on the mains, or all that send through the
+ * The devices that a loss takes with it: one, all at a place, all that hang on a circuit or live on the mains, or all that send through the
  * air; and what is housed in one of them, or fed by it.
  */
-export function lostDevices(
-  { devices, models }: Pick<Plan, 'devices' | 'models'>,
-  { of, id }: Loss,
-): ReadonlySet<string> {
+export function lostDevices({ devices, models, circuits }: Stood, { of, id }: Loss): ReadonlySet<string> {
   const hit = (key: string): boolean => {
     const device = devices[key]!
     const model = models[device.model]!
     if (of === 'device') return key === id
     if (of === 'place') return device.place === id
+    if (of === 'circuit') return model.supply === 'mains' && circuits[id]?.loads?.[key] === true
     if (of === 'power') return model.supply === 'mains'
     return of === 'radio' && model.kind === 'radio'
   }
@@ -30,7 +29,7 @@ export function lostDevices(
  * What is left of the wiring while things do nothing. The things themselves stay where they are; a link that led to
  * one ends loose, and one between two of them is gone.
  */
-export function withoutLost(plan: Wired, losses: readonly Loss[]): Wired {
+export function withoutLost(plan: Wired & Stood, losses: readonly Loss[]): Wired {
   const { devices, models, leads, distances } = plan
   if (losses.length === 0) return plan
   const links = losses.reduce<Plan['links']>((left, loss) => {

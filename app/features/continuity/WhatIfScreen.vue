@@ -25,6 +25,12 @@ interface Group {
   readonly count: number
   readonly things: readonly LossEffect[]
 }
+/** The worst that it does, in two words. */
+const loses = ({ sinks, silent, uncontrolled }: LossEffect): string => {
+  if (sinks.length) return `${sinks.length} dark`
+  if (silent.length) return `${silent.length} silent`
+  return uncontrolled.length ? 'no control' : '\u2013'
+}
 const isTogether = ({ of }: LossEffect['loss']): boolean => of !== 'device' && of !== 'link'
 const matches = ({ name, kind }: LossEffect) =>
   filter.value
@@ -35,7 +41,7 @@ const groups = computed<readonly Group[]>(() => {
   const known = effects.value ?? []
   const places: Group = {
     key: 'places',
-    title: 'Whole places, the mains, all radio',
+    title: 'Whole places, circuits, the mains, all radio',
     count: 0,
     things: known.filter(({ loss }) => isTogether(loss)),
   }
@@ -54,6 +60,15 @@ const groups = computed<readonly Group[]>(() => {
             things,
           }),
         ),
+        {
+          key: 'silent',
+          title: 'Lit, and without sound or control',
+          count: 0,
+          things: known.filter(
+            ({ loss, sinks, silent, uncontrolled }) =>
+              !isTogether(loss) && sinks.length === 0 && silent.length + uncontrolled.length > 0,
+          ),
+        },
         places,
       ]
   return made.map(group => ({ ...group, things: group.things.filter(matches) })).filter(({ things }) => things.length)
@@ -205,9 +220,7 @@ useIdleKeys(event => keys(event))
                 ><b class="cut">{{ thing.name[0]!.toUpperCase() + thing.name.slice(1) }}</b
                 ><span class="small quiet cut">{{ thing.kind }}</span></span
               >
-              <span v-if="all || isTogether(thing.loss)" class="figures quiet">{{
-                thing.sinks.length ? `${thing.sinks.length} dark` : '\u2013'
-              }}</span>
+              <span v-if="all || isTogether(thing.loss)" class="figures quiet">{{ loses(thing) }}</span>
             </div>
           </template>
           <p v-if="groups.length === 0" class="quiet none">
@@ -223,6 +236,14 @@ useIdleKeys(event => keys(event))
                 ? `, and ${listWords(told.sources)} ${told.sources.length === 1 ? 'is' : 'are'} lost`
                 : ''
             }}.
+          </p>
+          <p v-if="told.silent.length">
+            <b>{{ listWords(told.silent) }}</b>
+            {{ told.silent.length === 1 ? 'falls' : 'fall' }} silent: the picture stays, and no sound gets there.
+          </p>
+          <p v-if="told.uncontrolled.length">
+            Nobody can set up or move <b>{{ listWords(told.uncontrolled) }}</b> any more:
+            {{ told.uncontrolled.length === 1 ? 'it stays' : 'they stay' }} as left.
           </p>
           <ul class="sinks" aria-label="Sinks">
             <li v-for="sink in sinks" :key="sink.id">

@@ -11,14 +11,22 @@ function lossNamed(plan: Plan, id: string): Loss {
   if (own(plan.devices, id)) return { of: 'device', id }
   if (own(plan.links, id)) return { of: 'link', id }
   if (placesOf(plan).includes(id)) return { of: 'place', id }
+  if (own(plan.circuits, id)) return { of: 'circuit', id }
   if (id === 'mains') return { of: 'power', id }
   if (id === 'radio') return { of: 'radio', id }
-  const there = [...Object.keys(plan.devices), ...Object.keys(plan.links), ...placesOf(plan), 'mains', 'radio']
+  const there = [
+    ...Object.keys(plan.devices),
+    ...Object.keys(plan.links),
+    ...placesOf(plan),
+    ...Object.keys(plan.circuits),
+    'mains',
+    'radio',
+  ]
   throw new Unusable(`no device, link or place ${id}; there are ${there.join(', ')}`)
 }
 
 function spareWords({ inKit, spareMinor, loss: { of } }: LossEffect, currency: string): string {
-  if (of === 'place' || of === 'power' || of === 'radio') return 'together'
+  if (of !== 'device' && of !== 'link') return 'together'
   return inKit ? 'a spare is in the kit' : `a spare costs ${moneyText(spareMinor, currency)}`
 }
 
@@ -36,6 +44,8 @@ function effectText(effect: LossEffect, currency: string): string {
     `Without ${effect.name} (${effect.kind}; ${spareWords(effect, currency)}):`,
     `  dark: ${dark || 'nothing'}`,
     ...(effect.sources.length ? [`  lost: ${effect.sources.join(', ')}`] : []),
+    ...(effect.silent.length ? [`  silent: ${effect.silent.join(', ')}`] : []),
+    ...(effect.uncontrolled.length ? [`  without control: ${effect.uncontrolled.join(', ')}`] : []),
     ...effect.still.map(
       ({ name, sources, sinks }) =>
         `  ${name} still cuts between ${sources.join(', ') || 'nothing'} for ${sinks.join(', ')}`,
@@ -55,7 +65,7 @@ const pointsJson = (checked: CommandContext['checked']): object[] =>
 const whatif: Command<CommandContext> = {
   name: 'whatif',
   about:
-    'says what goes dark when the device or link ID fails, all at the place ID, the mains, or all radio; without ID it lists every single thing that darkens a sink.',
+    'says what goes dark when the device or link ID fails, all at the place ID, the circuit ID, the mains, or all radio; without ID it lists every single thing that darkens a sink.',
   options: { without: { value: 'ID' } },
   json: true,
   run: context => {

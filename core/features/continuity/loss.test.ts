@@ -46,7 +46,44 @@ const dark = (loss: Loss) =>
     .sinks.map(({ name }) => name)
     .sort()
 
+/** A speech microphone at the desk, a camera that a joystick moves through a switch, and the projector on a circuit. */
+const spoken = check(
+  plan({
+    devices: {
+      cam: 'camera-ptz-hdmi 1080p50',
+      mic: 'microphone-speech',
+      desk: 'desk-8',
+      joy: 'controller-joystick',
+      hub: 'switch-control',
+      main: 'switcher-8-mixed 1080p50',
+      hall: 'projector',
+      rec: 'recorder-hdmi',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 5',
+      m: 'mic.out > desk.in-1 xlr-lead 10',
+      d: 'desk.main > main.sound-1 jack-lead 3',
+      j: 'joy.network > hub.in control-network 2',
+      k: 'hub.out-2 > cam.control control-network 20',
+      p: 'main.out-3 > hall.in hdmi-passive 5',
+      r: 'main.out-4 > rec.in hdmi-passive 1',
+    },
+    circuits: { stage: { title: 'Stage', order: 1, amps: 16, loads: { hall: true } } },
+  }),
+)
+
 describe('what if', () => {
+  it.each<[string, Loss, string[], string[], string[]]>([
+    ['the desk', { of: 'device', id: 'desk' }, [], ['hall', 'rec'], []],
+    ['the microphone’s lead', { of: 'link', id: 'm' }, [], ['hall', 'rec'], []],
+    ['the joystick', { of: 'device', id: 'joy' }, [], [], ['cam']],
+    ['the switch', { of: 'device', id: 'hub' }, [], [], ['cam']],
+    ['the projector’s circuit', { of: 'circuit', id: 'stage' }, ['hall'], [], []],
+    ['the camera, whose control goes with it', { of: 'device', id: 'cam' }, ['hall', 'rec'], [], []],
+  ])('%s is lost: what is dark, silent and without control', (_, loss, sinks, silent, uncontrolled) => {
+    const effect = whatIf(spoken, loss)
+    expect({ ...effect, sinks: effect.sinks.map(({ name }) => name) }).toMatchObject({ sinks, silent, uncontrolled })
+  })
   it.each<[string, Loss, string[], string[]]>([
     ['the last switcher', { of: 'device', id: 'main' }, ['cap', 'left', 'rec', 'right'], ['cam', 'wide']], // the computer still reaches its feeder
     ['the splitter', { of: 'device', id: 'split' }, ['left', 'right'], []],

@@ -1,12 +1,13 @@
 import type { CableModel } from '#core/cable'
-import { carriesPicture, isBeside, portsOf } from '#core/catalog'
+import { carriesPicture, portsOf } from '#core/catalog'
 import { type Run, type Traced, isSwitcher, kitLines, lengthOf, lostDevices, tracedOf } from '#core/chain'
 import { type Plan, own } from '#core/document'
 import type { Checked } from '#core/propose'
+import { controlReach } from '../control/facts'
 
-/** What may fail: a device, a cable, all that stands at one place, the mains (`id` is `mains`), or all radio (`radio`). */
+/** What may fail: a device, a cable, all at one place, one circuit, the mains (`id` is `mains`), or all radio (`radio`). */
 export interface Loss {
-  readonly of: 'device' | 'link' | 'place' | 'power' | 'radio'
+  readonly of: 'device' | 'link' | 'place' | 'circuit' | 'power' | 'radio'
   readonly id: string
 }
 
@@ -37,6 +38,10 @@ export interface LossEffect {
   /** Names of sources that reach no switcher and no sink any more, the failed one among them. */
   readonly sources: readonly string[]
   readonly still: readonly Still[]
+  /** Names of sinks that stay lit and fall silent. */
+  readonly silent: readonly string[]
+  /** Names of devices that nobody can set up or move any more. */
+  readonly uncontrolled: readonly string[]
   /** What one more of it costs, minor units; 0 where the kit holds one that nothing uses. */
   readonly spareMinor: number
   /** An idle one is in the kit. */
@@ -110,6 +115,12 @@ function inputName(plan: Plan, id: string, port: string): string {
   return inputs.length > 1 ? `${name} ${plan.models[model]!.ports[port]!.title}` : name
 }
 
+function groupName({ circuits }: Plan, { of, id }: Loss): string {
+  if (of === 'place') return `everything at ${id}`
+  if (of === 'circuit') return `the circuit ${circuits[id]!.title}`
+  return of === 'radio' ? 'all radio' : 'the mains'
+}
+
 /** Throws on a thing that the plan does not have. */
 function named(plan: Plan, loss: Loss): { name: string; kind: string; spareMinor: number; inKit: boolean } {
   const idle = kitLines(plan).filter(({ owned, hired, bought, needed }) => owned + hired + bought > needed)
@@ -125,7 +136,7 @@ function named(plan: Plan, loss: Loss): { name: string; kind: string; spareMinor
     if (gone.size === 0) throw new Error(`no ${loss.of} ${loss.id}`)
     const count = `${gone.size} device${gone.size > 1 ? 's' : ''}`
     return {
-      name: loss.of === 'place' ? `everything at ${loss.id}` : loss.of === 'radio' ? 'all radio' : 'the mains',
+      name: groupName(plan, loss),
       kind: count,
       spareMinor: 0,
       inKit: false,
@@ -176,18 +187,30 @@ export function whatIf({ traced }: Pick<Checked, 'traced'>, loss: Loss): LossEff
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
     sources: [...litSources(traced)].filter(id => !sources.has(id)).map(id => plan.devices[id]!.name),
     still: stillAt(left),
+    silent: [...after.values()]
+      .map(({ end }) => end!.device)
+      .filter(id => !gone.has(id) && traced.sound.heard.get(id)?.size && !left.sound.heard.get(id)?.size)
+      .map(id => plan.devices[id]!.name)
+      .sort(),
+    uncontrolled: controlReach(left)
+      .unreached.filter(({ id }) => !gone.has(id) && !controlReach(traced).unreached.some(node => node.id === id))
+      .map(({ device }) => device.name)
+      .sort(),
   }
 }
 
-/** All that can fail on a picture's way, devices first, then cables, places, the mains and all radio. */
+/** All that can fail, sound and control too: devices first, then cables, places, circuits, the mains and all radio. */
 export function lossesOf(plan: Plan): Loss[] {
   const { devices, links, models } = plan
   return [
     ...Object.entries(devices)
-      .filter(([, { model }]) => !isBeside(models[model]!))
+      .filter(([, { model }]) => models[model]!.role !== 'load')
       .map(([id]): Loss => ({ of: 'device', id })),
     ...Object.keys(links).map((id): Loss => ({ of: 'link', id })),
     ...placesOf(plan).map((id): Loss => ({ of: 'place', id })),
+    ...Object.keys(plan.circuits)
+      .filter(id => lostDevices(plan, { of: 'circuit', id }).size > 0)
+      .map((id): Loss => ({ of: 'circuit', id })),
     ...(Object.values(devices).some(({ model }) => models[model]!.supply === 'mains')
       ? [{ of: 'power', id: 'mains' } as const]
       : []),
