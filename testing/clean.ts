@@ -85,6 +85,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
   }),
   'a feeder': plan({
     devices: {
+      hall: 'screen-sdi',
       one: 'camera-box-hdmi 1080p59.94',
       two: 'computer 1080p59.94',
       side: 'switcher-4-strict 1080p59.94',
@@ -92,12 +93,13 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       scr: 'screen',
     },
     links: {
+      h: 'main.out-1 > hall.in coax-rg6 5',
       a: 'one.hdmi > side.in-1 hdmi-passive 3',
       b: 'two.hdmi-1 > side.in-2 hdmi-passive 3',
       j: 'side.out-1 > main.in-1 hdmi-passive 1',
       s: 'main.out-3 > scr.in hdmi-passive 3',
     },
-    wants: { scr: 'multiview' },
+    wants: { hall: 'program', scr: 'multiview' },
   }),
   'a ring of switchers whose return is kept off the air': plan({
     devices: {
@@ -117,8 +119,8 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
   }),
   'the usual school notes but does not warn': plan({
     brief: { cableSchool: 'usual' },
-    devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
-    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 10' },
+    devices: { hall: 'projector', cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
+    links: { h: 'main.out-1 > hall.in hdmi-passive 3', a: 'cam.hdmi > main.in-1 hdmi-passive 10' },
   }),
   'a source straight to a screen': plan({
     devices: { pc: 'computer 1080p60', scr: 'screen' },
@@ -137,6 +139,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
   }),
   'a multiviewer beside a switcher that has none': plan({
     devices: {
+      hall: 'projector',
       a: 'computer 1080p59.94',
       b: 'computer 1080p59.94',
       c: 'camera-box-hdmi 1080p59.94',
@@ -148,6 +151,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       op: 'screen',
     },
     links: {
+      hp: 'main.out-1 > hall.in hdmi-passive 3',
       a: 'a.hdmi-1 > x.in hdmi-passive 2',
       b: 'b.hdmi-1 > y.in hdmi-passive 2',
       c: 'c.hdmi > z.in hdmi-passive 2',
@@ -159,7 +163,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       i: 'z.out-2 > mv.in-3 hdmi-passive 0',
       j: 'mv.out > op.in hdmi-passive 1',
     },
-    wants: { op: 'multiview' },
+    wants: { hall: 'program', op: 'multiview' },
   }),
   'sound from the desk, held back to the pictures': plan({
     devices: {
@@ -372,17 +376,19 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
   }),
   'a computer drives a switcher without a panel by USB': plan({
     devices: {
+      hall: 'projector',
       cam: 'camera-box-hdmi 1080p59.94',
       ctl: 'computer-control',
       main: 'switcher-4-computer 1080p59.94',
       scr: 'screen',
     },
     links: {
+      h: 'main.out-1 > hall.in hdmi-passive 3',
       a: 'cam.hdmi > main.in-1 hdmi-passive 3',
       k: 'ctl.usb-1 > main.control-usb control-usb 0',
       s: 'main.out-2 > scr.in hdmi-passive 2',
     },
-    wants: { scr: 'multiview' },
+    wants: { hall: 'program', scr: 'multiview' },
   }),
   'two pan-tilt-zoom cameras and a joystick': plan({
     devices: {
@@ -581,6 +587,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
   }),
   'two radio links that reach, on channels of their own': plan({
     devices: {
+      hall: 'projector',
       cam: 'camera-box-hdmi 1080p59.94',
       two: 'camera-box-hdmi 1080p59.94',
       three: { model: 'camera-box-hdmi', shot: 'safe' },
@@ -590,6 +597,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       op: 'screen',
     },
     links: {
+      h: 'main.out-1 > hall.in hdmi-passive 3',
       a: 'cam.hdmi > x.in hdmi-passive 0',
       b: 'x.out > main.in-1 hdmi-passive 1',
       c: 'two.hdmi > y.in hdmi-passive 0',
@@ -597,7 +605,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       e: 'three.hdmi > main.in-3 hdmi-passive 2',
       o: 'main.out-3 > op.in hdmi-passive 2',
     },
-    wants: { op: 'multiview' },
+    wants: { hall: 'program', op: 'multiview' },
   }),
   'a capture that the USB of its computer carries': plan({
     devices: {

@@ -125,15 +125,15 @@ describe('counts at their limits', () => {
           ]),
         ),
         main: 'switcher-12-sdi 1080p50',
-        ...(more.multiview ? { scr: 'screen' } : {}),
+        ...(more.multiview ? { scr: 'screen', hall: 'screen-sdi' } : {}),
       },
       links: {
         ...Object.fromEntries(
           Array.from({ length: count }, (_, i) => [`l${i}`, `c${i}.sdi > main.in-${i + 1} coax-rg6 10`]),
         ),
-        ...(more.multiview ? { m: 'main.out-6 > scr.in hdmi-passive 1' } : {}),
+        ...(more.multiview ? { m: 'main.out-6 > scr.in hdmi-passive 1', h: 'main.out-1 > hall.in coax-rg6 5' } : {}),
       },
-      wants: more.multiview ? { scr: 'multiview' } : {},
+      wants: more.multiview ? { scr: 'multiview', hall: 'program' } : {},
       brief: {
         ...(more.crew === undefined ? {} : { crew: more.crew }),
         ...(more.spareInputs === undefined ? {} : { spareInputs: more.spareInputs }),

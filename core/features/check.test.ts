@@ -45,7 +45,8 @@ const GRAVITY: Readonly<Record<string, string>> = {
   F24: 'Q',
   C18: 'R',
   C19: 'NR',
-  O17: 'D',
+  // Noted, while nothing asks for anything yet.
+  O17: 'DN',
   O18: 'R',
   C01: 'D',
   C02: 'D',

@@ -24,6 +24,7 @@ export {
   direct,
   formatsTaken,
   freeInputs,
+  freeOutputs,
   freeSockets,
   joinControl,
   loopsBehind,

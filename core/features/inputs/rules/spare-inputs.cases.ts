@@ -32,6 +32,7 @@ export const CASES: readonly Faulty[] = [
     plan: plan({
       brief: { spareInputs: 2 },
       devices: {
+        hall: 'projector',
         a: 'computer 1080p59.94',
         b: 'computer 1080p59.94',
         c: 'computer 1080p59.94',
@@ -39,12 +40,13 @@ export const CASES: readonly Faulty[] = [
         scr: 'screen',
       },
       links: {
+        h: 'main.out-1 > hall.in hdmi-passive 3',
         a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
         b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
         c: 'c.hdmi-1 > main.in-3 hdmi-passive 2',
         m: 'main.out-3 > scr.in hdmi-passive 2',
       },
-      wants: { scr: 'multiview' },
+      wants: { hall: 'program', scr: 'multiview' },
     }),
     offers: ['feeder'],
     says: ['2', '1'],
@@ -55,6 +57,7 @@ export const CASES: readonly Faulty[] = [
     plan: plan({
       brief: { spareInputs: 1, spareBy: 'hdmi' },
       devices: {
+        hall: 'screen-sdi',
         a: 'computer 1080p50',
         b: 'computer 1080p50',
         c: 'computer 1080p50',
@@ -63,13 +66,14 @@ export const CASES: readonly Faulty[] = [
         scr: 'screen',
       },
       links: {
+        h: 'main.out-1 > hall.in coax-rg6 5',
         a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
         b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
         c: 'c.hdmi-1 > main.in-3 hdmi-passive 2',
         d: 'd.hdmi-1 > main.in-4 hdmi-passive 2',
         m: 'main.out-3 > scr.in hdmi-passive 2',
       },
-      wants: { scr: 'multiview' },
+      wants: { hall: 'program', scr: 'multiview' },
     }),
     offers: ['Move main input 4\u2019s picture to main input 5', 'Give up 1 input'],
     says: ['by HDMI', 'none is free', '4 are free for another plug'],

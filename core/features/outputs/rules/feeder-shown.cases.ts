@@ -43,4 +43,19 @@ export const CASES: readonly Faulty[] = [
     offers: ['Say that keep is to see side'],
     says: ['keep should see the program of the show'],
   },
+  {
+    name: 'a multiview for whoever switches, and nobody who sees the show',
+    gives: ['O17'],
+    plan: plan({
+      devices: { cam, two: cam, main: 'switcher-4-multiview 1080p59.94', op: 'screen' },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 3',
+        b: 'two.hdmi > main.in-2 hdmi-passive 3',
+        o: 'main.out-3 > op.in hdmi-passive 2',
+      },
+      wants: { op: 'multiview' },
+    }),
+    offers: ['Show it on a screen at main output 1'],
+    says: ['main reaches nobody', 'multiview'],
+  },
 ]

@@ -1,7 +1,8 @@
-import { type Run, type Traced, deviceName, feeders, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Run, type Traced, deviceName, feeders, lastSwitchers } from '#core/chain'
 import { type Want, own } from '#core/document'
-import { text } from '#core/kernel'
-import { Draft, feedOf, ownersOf, rule, runsTo } from '#core/propose'
+import { ghost, text } from '#core/kernel'
+import { Draft, type Proposal, addSink, feedOf, freeOutputs, ownersOf, rule, runsTo } from '#core/propose'
+import { listWords } from '#core/words'
 import { otherOutput } from './output-shared'
 
 export const feederShown = rule({
@@ -12,9 +13,26 @@ export const feederShown = rule({
       severity: 'D',
       says: '{sink} should see the program of the show and gets that of {feeder}, which is one input of {last}: what {last} cuts to never comes there.',
     },
+    nobody: {
+      severity: 'D',
+      says: 'The program of {last} reaches nobody: what is asked for is {asked} alone.',
+    },
+    yet: {
+      severity: 'N',
+      says: 'Nobody sees the program of {last} yet: no screen, recorder or stream is asked for that should.',
+    },
   },
-  find: (traced, say) =>
-    fromFeeders(traced).map(({ id, want, run }) =>
+  find: (traced, say) => [
+    ...unseen(traced).map(node => {
+      const at = { on: 'device', device: node.id } as const
+      const last = text(node.device.name)
+      const asked = [...new Set(Object.values(traced.plan.wants).map(({ feed }) => feed))]
+      return ghost(
+        `Program of ${node.device.name}`,
+        asked.length ? say('nobody', at, { last, asked: text(listWords(asked)) }) : say('yet', at, { last }),
+      )
+    }),
+    ...fromFeeders(traced).map(({ id, want, run }) =>
       say(
         'feeder',
         { on: 'sink', want: id, device: want.sink },
@@ -30,8 +48,10 @@ export const feederShown = rule({
         run.id,
       ),
     ),
+  ],
   remedies: (traced, found) => {
     const { at } = found
+    if (at.on === 'device') return showIt(traced, at.device)
     const want = at.on === 'sink' ? own<Want>(traced.plan.wants, at.want) : undefined
     const run = want && runsTo(traced, want.sink)[0]
     if (at.on !== 'sink' || !want || !run?.origin) return []
@@ -57,4 +77,44 @@ function fromFeeders(traced: Traced): { id: string; want: Want; run: Run }[] {
     if (!run?.lit || !origin || !isProgram(want.feed) || !feeding.has(origin.device)) return []
     return isProgram(feedOf(traced, run)) && !ownersOf(traced, want)(origin.device) ? [{ id, want, run }] : []
   })
+}
+
+/** A last switcher with pictures whose program goes to no sink and is asked for nowhere. */
+function unseen(traced: Traced): DeviceNode[] {
+  const { plan, chain, runs, trace } = traced
+  if (Object.values(plan.wants).some(({ feed }) => isProgram(feed))) return []
+  // Before anybody is there who could see it, a plan is at its beginning.
+  if (![...chain.nodes.values()].some(({ model }) => model.role === 'sink')) return []
+  const last = lastSwitchers(traced).filter(({ id }) => (trace.switchers.get(id)?.lit ?? 0) > 0)
+  const shown = runs.some(
+    run =>
+      !run.beside &&
+      run.end &&
+      chain.nodes.get(run.end.device)!.model.role === 'sink' &&
+      last.some(({ id }) => id === run.origin?.device) &&
+      isProgram(feedOf(traced, run)),
+  )
+  return shown ? [] : last.slice(0, 1)
+}
+
+/** A screen for whoever is there, at a free output. */
+function showIt(traced: Traced, id: string): Proposal[] {
+  return freeOutputs(traced, 'program')
+    .filter(({ node }) => node.id === id)
+    .flatMap(output => {
+      const model = output.port?.carries === 'sdi' ? 'screen-sdi' : 'screen'
+      const edits = addSink(traced, output, model, 'Screen', 'program')
+      return edits
+        ? [
+            {
+              title:
+                `Show it on a screen at ${output.node.device.name} output ${output.port?.number ?? output.portId}`.slice(
+                  0,
+                  120,
+                ),
+              edits,
+            },
+          ]
+        : []
+    })
 }

@@ -47,6 +47,7 @@ export const CASES: readonly Faulty[] = [
     gives: ['L08'],
     plan: plan({
       devices: {
+        hall: 'projector',
         cam: 'camera-box-hdmi 1080p59.94',
         two: 'camera-box-hdmi 1080p59.94',
         pc: 'computer 1080p59.94',
@@ -57,6 +58,7 @@ export const CASES: readonly Faulty[] = [
         three: { model: 'camera-box-hdmi', shot: 'safe' },
       },
       links: {
+        h: 'main.out-1 > hall.in hdmi-passive 3',
         a: 'cam.hdmi > x.in hdmi-passive 0',
         b: 'x.out > main.in-1 hdmi-passive 1',
         c: 'two.hdmi > y.in hdmi-passive 0',
@@ -65,7 +67,7 @@ export const CASES: readonly Faulty[] = [
         f: 'three.hdmi > main.in-4 hdmi-passive 2',
         o: 'main.out-3 > op.in hdmi-passive 2',
       },
-      wants: { op: 'multiview' },
+      wants: { hall: 'program', op: 'multiview' },
     }),
     offers: ['Set y to channel 1', 'Set y to channel 2', 'Set y to channel 4'],
     says: ['x', 'y', 'channel 3'],
