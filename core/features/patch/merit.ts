@@ -1,10 +1,11 @@
-import { carriesPicture, isCamera, makesInAnyMode, portsOf } from '#core/catalog'
-import type { DeviceNode } from '#core/chain'
+import { MODELS, type Model, carriesPicture, isCamera, makesInAnyMode, portsOf } from '#core/catalog'
+import { type DeviceNode, outputFormat } from '#core/chain'
 import type { Plan } from '#core/document'
 import {
   SLOW_BEAT,
   type VideoFormat,
   beatOf,
+  conversionSteps,
   frameMs,
   framesPerSecond,
   hdmiRate,
@@ -33,18 +34,70 @@ export interface Ability {
   /** Sources that can be set to the format. */
   readonly makers: (format: VideoFormat) => ReadonlySet<string>
   readonly takers: (format: VideoFormat) => ReadonlySet<string>
+  /** Outputs of sources in each mode that make the format (`make`), that send it as they stand (`send`); inputs, ways through boxes of the plan and of the catalogue that take it (`take`). */
+  readonly sockets: (format: VideoFormat) => ReadonlySet<string>
+  /** Conversion steps between each source or sink, at the nearest that it can, and a switcher that works in the format. */
+  readonly steps: (format: VideoFormat) => ReadonlyMap<string, number>
+}
+
+function stepsTo(nodes: readonly DeviceNode[], format: VideoFormat): Map<string, number> {
+  const far = new Map<string, number>()
+  for (const { id, model } of nodes) {
+    const ends =
+      model.role === 'source'
+        ? portsOf(model, 'out').flatMap(([portId]) =>
+            makesInAnyMode(model, portId).flatMap(({ sets }) => listFormats(sets)),
+          )
+        : model.role === 'sink'
+          ? portsOf(model, 'in').flatMap(([, { takes }]) => (Array.isArray(takes) ? listFormats(takes) : []))
+          : []
+    const between = (other: VideoFormat) =>
+      model.role === 'source' ? conversionSteps(other, format) : conversionSteps(format, other)
+    if (ends.length) far.set(id, Math.min(...ends.map(between)))
+  }
+  return far
+}
+
+function socketsFor(nodes: readonly DeviceNode[], format: VideoFormat): Set<string> {
+  const keys = new Set<string>()
+  for (const node of nodes) {
+    const { id, model } = node
+    for (const [portId, port] of portsOf(model, 'out')) {
+      if (model.role !== 'source' || !carriesPicture(port)) continue
+      for (const { mode, sets } of makesInAnyMode(model, portId))
+        if (setsContain(sets, format)) keys.add(`make ${id}/${portId}/${mode ?? ''}`)
+      const now = outputFormat(node, portId)
+      if (now && sameFormat(now, format)) keys.add(`send ${id}/${portId}`)
+    }
+  }
+  const boxes: [string, Model][] = [
+    ...nodes.map(({ id, model }): [string, Model] => [id, model]),
+    ...[...MODELS].filter(([, { role }]) => role === 'way').map(([id, row]): [string, Model] => [`row ${id}`, row]),
+  ]
+  for (const [id, model] of boxes) {
+    for (const [portId, { takes }] of portsOf(model, 'in'))
+      if (takes === undefined || takes === 'standard' || setsContain(takes, format)) keys.add(`take ${id}/${portId}`)
+    for (const [i, { passes }] of model.paths.entries())
+      if (passes === undefined || setsContain(passes, format)) keys.add(`pass ${id}/${i}`)
+    if (model.role === 'way')
+      for (const [portId, { makes }] of portsOf(model, 'out'))
+        if (makes === undefined || setsContain(makes, format)) keys.add(`turn ${id}/${portId}`)
+  }
+  return keys
 }
 
 export function abilityOf(nodes: readonly DeviceNode[]): Ability {
-  const remembered = (test: (node: DeviceNode, format: VideoFormat) => boolean) => {
-    const known = new Map<string, ReadonlySet<string>>()
+  const rememberedBy = <T>(of: (format: VideoFormat) => T) => {
+    const known = new Map<string, T>()
     return (format: VideoFormat) => {
       const key = JSON.stringify(format)
-      const found = known.get(key) ?? new Set(nodes.filter(node => test(node, format)).map(({ id }) => id))
+      const found = known.get(key) ?? of(format)
       known.set(key, found)
       return found
     }
   }
+  const remembered = (test: (node: DeviceNode, format: VideoFormat) => boolean) =>
+    rememberedBy(format => new Set(nodes.filter(node => test(node, format)).map(({ id }) => id)))
   return {
     makers: remembered(
       (node, format) =>
@@ -61,14 +114,16 @@ export function abilityOf(nodes: readonly DeviceNode[]): Ability {
           ([, { takes }]) => takes === undefined || takes === 'standard' || setsContain(takes, format),
         ),
     ),
+    sockets: rememberedBy(format => socketsFor(nodes, format)),
+    steps: rememberedBy(format => stepsTo(nodes, format)),
   }
 }
 
 const within = (few: ReadonlySet<string>, many: ReadonlySet<string>): boolean => [...few].every(one => many.has(one))
 
 /**
- * The standards worth considering: one that another beats or equals in all respects (whoever makes and takes it, the
- * switchers that offer it, what it asks of cables, how long its frames last, how it looks) is left out. Those in use stay, and the one that is given.
+ * The standards worth considering: one that another beats or equals in all respects (whatever makes, sends,
+ * takes and passes it, the switchers that offer it, what it asks of cables, how long its frames last, how it looks) is left out. Those in use stay, and the one that is given.
  */
 export function worthwhile(
   plan: Plan,
@@ -87,9 +142,9 @@ export function worthwhile(
   const offering = (format: VideoFormat) =>
     new Set(switchers.filter(({ model }) => setsContain(model.standards ?? [], format)).map(({ id }) => id))
   const least = (a: VideoFormat, b: VideoFormat): boolean =>
-    within(ability.makers(b), ability.makers(a)) &&
-    within(ability.takers(b), ability.takers(a)) &&
+    within(ability.sockets(b), ability.sockets(a)) &&
     within(offering(b), offering(a)) &&
+    [...ability.steps(a)].every(([id, steps]) => steps <= ability.steps(b).get(id)!) &&
     clock(a) <= clock(b) &&
     frameMs(a.rate) <= frameMs(b.rate) &&
     standardSteps(plan, a) <= standardSteps(plan, b)

@@ -1,15 +1,18 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import fc from 'fast-check'
 import highsLoader, { type Highs } from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { LEADS } from '#core/cable'
+import { MODELS } from '#core/catalog'
 import { kitMinor, planMinor } from '#core/chain'
 import { type Plan, applyEdits, openFile } from '#core/document'
 import { check } from '#core/features'
 import { isClean } from '#core/kernel'
 import type { Checked } from '#core/propose'
-import { formatLabel } from '#core/signal'
+import { formatLabel, listFormats } from '#core/signal'
 import { fmt, plan } from '../../../testing/plans'
+import { SOAK } from '../../../testing/soak'
 import { collisionsOf } from './collide'
 import { growthOf } from './grow'
 import { composed } from './lay'
@@ -430,6 +433,45 @@ describe('a picture that nothing can carry so far', () => {
       },
     ])
   })
+})
+
+describe('a standard that is left open', () => {
+  it('never gives a dearer plan than any standard that could be given', () => {
+    const sources = [
+      'camera-box-hdmi',
+      'camera-hand-hdmi',
+      'computer',
+      'camera-studio-sdi',
+      'camera-shoulder-sdi',
+      'phone',
+    ]
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom(...sources), { minLength: 1, maxLength: 3 }),
+        fc.constantFrom('switcher-4-strict', 'switcher-8-mixed', 'switcher-4-multiview'),
+        fc.constantFrom('projector', 'capture-hdmi', 'recorder-hdmi', 'capture-720'),
+        fc.constantFrom('even' as const, 'money' as const),
+        fc.constantFrom(2, 12, 26, 60),
+        (models, main, sink, weights, m) => {
+          const written = plan({
+            devices: {
+              ...Object.fromEntries(models.map((model, i) => [`s${i}`, { model, order: i, place: 'far' }])),
+              main: { model: main, place: 'near', order: 9 },
+              sink: { model: sink, place: 'near', order: 10 },
+            },
+            distances: { d: { between: ['far', 'near'], m } },
+            wants: { sink: 'program' },
+          })
+          const free = seek(written, { weights: PRESETS[weights].weights }).offers[0]
+          for (const fixed of listFormats(MODELS.get(main)!.standards!)) {
+            const given = seek(written, { weights: PRESETS[weights].weights, fixed }).offers[0]
+            if (given) expect(free!.cost, formatLabel(fixed)).toBeLessThanOrEqual(given.cost + 1e-6)
+          }
+        },
+      ),
+      { numRuns: SOAK ? 200 : 10, seed: 33 },
+    )
+  }, 900_000)
 })
 
 describe('growth', () => {
