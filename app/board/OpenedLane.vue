@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
-import { say } from '#core/features'
 import type { Lane } from '#core/features/board'
 import { type Finding, SEVERITY_WORDS, isAcceptable } from '#core/kernel'
 import type { Choice, Remedy } from '#core/propose'
@@ -234,7 +233,7 @@ function extras({ effect }: Remedy | Choice): string {
           >
             {{ SEVERITY_WORDS[found.severity] }} {{ i + 1 }} of {{ findings.length }}
           </button>
-          {{ say(found, units) }}
+          <FindingWords :finding="found" />
           <span v-if="found.accepted !== undefined" class="quiet"
             >Accepted: {{ found.accepted }}
             <button type="button" class="severity" @click="emit('act', 'unaccept')">Count it again</button></span

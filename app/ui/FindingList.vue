@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import { shallowRef, watch } from 'vue'
-import { say } from '#core/features'
 import { SEVERITY_WORDS } from '#core/kernel'
 import type { Remedy } from '#core/propose'
-import { useUnits } from '~/shell/look'
 import { usePlanStore } from '~/plan/store'
 import type { ShownFinding } from '~/workers/protocol'
 
 /** Findings with what would mend them, one press to apply; for screens that show what no lane of the board does. */
 const props = defineProps<{ findings: readonly ShownFinding[] }>()
 const store = usePlanStore()
-const units = useUnits()
 const remedies = shallowRef<Readonly<Record<string, readonly Remedy[]>>>({})
 
 watch(
@@ -31,7 +28,7 @@ watch(
 <template>
   <article v-for="finding in findings" :key="finding.key" class="finding">
     <p>
-      <b>{{ SEVERITY_WORDS[finding.severity] }}:</b> {{ say(finding, units) }}
+      <span class="grave">{{ SEVERITY_WORDS[finding.severity] }}:</span> <FindingWords :finding="finding" />
     </p>
     <p v-if="!remedies[finding.key]" class="small quiet" role="status">Trying what would mend it …</p>
     <button
@@ -49,6 +46,9 @@ watch(
 </template>
 
 <style scoped>
+.grave {
+  color: var(--quiet);
+}
 .finding {
   margin: 16px 0;
   padding: 12px 16px;

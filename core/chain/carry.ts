@@ -108,7 +108,7 @@ function carriageOf({ format, coding }: Pick<Signal, 'format' | 'coding'>, out: 
 export function overClass(carriage: Carriage, port: Port, end: 'from' | 'to'): Stop | undefined {
   const { sdiClass, characterMHz } = carriage
   if (sdiClass !== undefined && port.classes && !port.classes.includes(sdiClass)) {
-    return { why: 'class', end, needs: `${sdiClass}-SDI`, limit: port.classes.map(name => `${name}-SDI`).join(', ') }
+    return { why: 'class', end, needs: `${sdiClass}-SDI`, limit: `${port.classes.at(-1)!}-SDI` }
   }
   if (characterMHz !== undefined && port.maxMHz !== undefined && characterMHz > port.maxMHz) {
     return { why: 'class', end, needs: `${characterMHz.toFixed(1)} MHz`, limit: `${port.maxMHz} MHz` }

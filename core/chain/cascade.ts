@@ -1,12 +1,19 @@
-import { type DeviceNode, isSwitcher, socketKey } from './resolve'
+import { type Chain, type DeviceNode, isSwitcher, socketKey } from './resolve'
 import type { Run } from './runs'
-import type { Traced } from './traced'
+import type { Trace } from './trace'
+
+/** What is asked here of a traced plan. */
+interface Lit {
+  readonly chain: Chain
+  readonly trace: Trace
+  readonly runs: readonly Run[]
+}
 
 /** What the program of a switcher is, also as overlays are still missing from it. */
 const isShow = (feed: string | undefined): boolean => feed === undefined || feed === 'program' || feed === 'clean'
 
 /** Switchers of which a cable brings the program, or what it is cabled as, into another switcher. */
-export function feeders({ runs, chain, trace }: Traced): ReadonlySet<string> {
+export function feeders({ runs, chain, trace }: Lit): ReadonlySet<string> {
   const found = new Set<string>()
   for (const { beside, origin, end, links } of runs) {
     const [from, to] = [origin && chain.nodes.get(origin.device), end && chain.nodes.get(end.device)]
@@ -21,14 +28,12 @@ export function feeders({ runs, chain, trace }: Traced): ReadonlySet<string> {
 }
 
 /** The switchers whose program is the show's: those that feed no other. Where all feed each other, all of them. */
-export function lastSwitchers(traced: Traced): DeviceNode[] {
+export function lastSwitchers(traced: Lit): DeviceNode[] {
   const all = [...traced.chain.nodes.values()].filter(isSwitcher)
   const feeding = feeders(traced)
   const last = all.filter(({ id }) => !feeding.has(id))
   return last.length ? last : all
 }
-
-type Lit = Pick<Traced, 'chain' | 'trace' | 'runs'>
 
 /** Runs from switcher to switcher that carry neither program nor clean: what the first cuts to air never gets on. */
 export const astray = ({ chain, trace, runs }: Lit): Run[] =>

@@ -52,7 +52,7 @@ const engine = engineOf<Plan, Traced, Edit, CommandContext>({
 })
 
 /** Traces and checks a valid plan, or one segment of it (where only the segment's sources count as wanted). */
-export const { check, say, rules: RULES } = engine
+export const { check, say, sayParts, rules: RULES } = engine
 
 /** Every command of the command line. */
 export const COMMANDS = FEATURES.flatMap(({ commands = [] }) => commands)

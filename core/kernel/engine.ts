@@ -1,4 +1,4 @@
-import { type Units, fill } from '#core/words'
+import { type Stretch, type Units, stretches } from '#core/words'
 import { type Anchor, BASE_ANCHORS } from './anchor'
 import { type Fact, type Scope, type View, fact } from './fact'
 import type { Feature } from './feature'
@@ -34,6 +34,8 @@ export interface Engine<V, E> {
   readonly ruleOf: (finding: Pick<Finding, 'id'>) => Rule<V, E>
   /** The finding as one sentence. */
   readonly say: (finding: Finding, units?: Units) => string
+  /** The same with its names and figures told apart from its own words. */
+  readonly sayParts: (finding: Finding, units?: Units) => readonly Stretch[]
   readonly words: (quantity: Quantity, units: Units) => string
   /** For programs: numbers with their unit. */
   readonly plain: (quantity: Quantity) => unknown
@@ -118,8 +120,13 @@ export function engineOf<P extends object, V extends View<P>, E, X>(parts: Parts
     measures,
     again: (like, plan) => checkView(parts.view(plan as P, like.scope)),
     ruleOf: ({ id }) => byCode.get(id)!,
-    say: (finding, units = { length: 'm' }) =>
-      fill(byCode.get(finding.id)!.messages[finding.says]!.says, name => {
+    say: (finding, units) =>
+      engine
+        .sayParts(finding, units)
+        .map(part => part.text)
+        .join(''),
+    sayParts: (finding, units = { length: 'm' }) =>
+      stretches(byCode.get(finding.id)!.messages[finding.says]!.says, name => {
         const quantity = finding.with[name]
         return quantity && engine.words(quantity, units)
       }),

@@ -186,3 +186,17 @@ export function setsContain(sets: readonly FormatSet[], format: VideoFormat): bo
 export function listFormats(sets: readonly FormatSet[]): VideoFormat[] {
   return sets.flatMap(set => set.rates.map(text => ({ raster: set.raster, scan: set.scan, rate: text })))
 }
+
+/** Formats in a few words: "1080p 25, 29.97 and 30; 720p 60". */
+export function setsText(sets: readonly FormatSet[]): string {
+  const rates = new Map<string, string[]>()
+  for (const { raster: id, scan, rates: all } of sets) {
+    const name = formatLabel({ raster: id, scan, rate: all[0]! }).replace(/[\d.]+$/, '')
+    const labels = all.map(one => formatLabel({ raster: id, scan, rate: one }).slice(name.length))
+    rates.set(name, [...new Set([...(rates.get(name) ?? []), ...labels])])
+  }
+  const few = [...rates].map(
+    ([name, all]) => `${name} ${all.slice(0, -1).join(', ')}${all.length > 1 ? ' and ' : ''}${all.at(-1)}`,
+  )
+  return few.join('; ') || 'nothing of the kind'
+}

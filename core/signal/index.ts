@@ -26,6 +26,7 @@ export {
   raster,
   sameFormat,
   setsContain,
+  setsText,
 } from './format'
 export { SDI_CLASSES, SDI_CLASS_ROWS, type SdiClass, hdmiRate, sdiClassRow, sdiRate } from './link-rate'
 export { MAINS, MAINS_IDS, type MainsId, SLOW_BEAT, beatOf, mainsOf } from './mains'

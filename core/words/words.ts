@@ -38,11 +38,21 @@ export function listWords(names: readonly string[]): string {
   return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? '')
 }
 
-/** Puts words into a sentence: `{name}` stands for the words of that name. */
-export function fill(sentence: string, words: (name: string) => string | undefined): string {
-  return sentence.replace(/\{(\w+)\}/g, (_, name: string) => {
-    const found = words(name)
-    if (found === undefined) throw new RangeError(`the sentence "${sentence}" needs {${name}}`)
-    return found
-  })
+/** A stretch of a sentence: its own words, or a name or figure that was put into it. */
+export interface Stretch {
+  readonly text: string
+  readonly given: boolean
+}
+
+/** A sentence with words put into it, in stretches: `{name}` stands for the words of that name. */
+export function stretches(sentence: string, words: (name: string) => string | undefined): Stretch[] {
+  return sentence
+    .split(/\{(\w+)\}/)
+    .map((part, i): Stretch => {
+      if (i % 2 === 0) return { text: part, given: false }
+      const found = words(part)
+      if (found === undefined) throw new RangeError(`the sentence "${sentence}" needs {${part}}`)
+      return { text: found, given: true }
+    })
+    .filter(({ text }) => text !== '')
 }

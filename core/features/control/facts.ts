@@ -28,7 +28,11 @@ const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
     const seen = new Set(starts)
     const open = [...starts]
     for (let point = open.pop(); point !== undefined; point = open.pop())
-      for (const on of next.get(point) ?? []) if (!seen.has(on)) (seen.add(on), open.push(on))
+      for (const on of next.get(point) ?? []) {
+        if (seen.has(on)) continue
+        seen.add(on)
+        open.push(on)
+      }
     return seen
   }
   const nodes = [...chain.nodes.values()]

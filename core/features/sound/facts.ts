@@ -2,7 +2,7 @@ import type { DeviceNode, Socket, Traced, WireTrace } from '#core/chain'
 import { isSwitcher } from '#core/chain'
 import { fact } from '#core/kernel'
 
-const quietFact = fact<Traced, readonly WireTrace[]>('microphone level', ({ chain, trace }) => {
+const quietFact = fact<Traced, readonly WireTrace[]>('microphone level', ({ trace }) => {
   const arriving = [...trace.wires.values()].filter(({ beside, arrives }) => beside === 'sound' && arrives)
   const into = (device: string) => arriving.filter(({ wire }) => wire.to!.node.id === device)
   const lifts = ({ model }: DeviceNode) => model.kind === 'desk' || model.amplifies === true

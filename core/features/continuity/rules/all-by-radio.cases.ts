@@ -21,7 +21,7 @@ export const CASES: readonly Faulty[] = [
       },
     }),
     offers: ['Wire a: 20 m Active HDMI', 'Wire b: 20 m Active HDMI'],
-    says: ['(2)'],
+    says: ['All 2 cameras come by radio'],
   },
   {
     name: 'one camera, by radio',
@@ -35,6 +35,6 @@ export const CASES: readonly Faulty[] = [
       links: { a: 'a.sdi > x.in coax-rg6 0', b: 'x.out > main.in-1 coax-rg6 1' },
     }),
     offers: ['Wire a: 20 m RG-6 size coax'],
-    says: ['(1)'],
+    says: ['The one camera comes by radio'],
   },
 ]

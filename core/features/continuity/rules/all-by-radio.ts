@@ -1,6 +1,6 @@
 import { isCamera } from '#core/catalog'
 import type { Run, Traced } from '#core/chain'
-import { count } from '#core/kernel'
+import { text } from '#core/kernel'
 import { isRadio, replaceDevice, rule } from '#core/propose'
 
 export const allByRadio = rule({
@@ -9,14 +9,21 @@ export const allByRadio = rule({
   messages: {
     all: {
       severity: 'R',
-      says: 'Every camera ({cameras}) comes by radio: when the band is disturbed, no camera is left to cut to.',
+      says: '{cameras} by radio: when the band is disturbed, no camera is left to cut to.',
     },
   },
   find: (traced, say) => {
     const runs = cameraRuns(traced)
     const cameras = new Set(runs.map(({ origin }) => origin!.device))
     if (cameras.size === 0 || runs.some(run => !radioIn(run))) return []
-    return [say('all', { on: 'show' }, { cameras: count(cameras.size) }, runs[0]!.id)]
+    return [
+      say(
+        'all',
+        { on: 'show' },
+        { cameras: text(cameras.size === 1 ? 'The one camera comes' : `All ${cameras.size} cameras come`) },
+        runs[0]!.id,
+      ),
+    ]
   },
   remedies: traced =>
     cameraRuns(traced)

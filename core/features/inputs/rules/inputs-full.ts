@@ -1,5 +1,6 @@
-import { count, ghost } from '#core/kernel'
+import { count, ghost, text } from '#core/kernel'
 import { excessSources, moreInputs, removalEdits, rule } from '#core/propose'
+import { listWords } from '#core/words'
 
 export const inputsFull = rule({
   code: 'C09',
@@ -7,7 +8,7 @@ export const inputsFull = rule({
   messages: {
     full: {
       severity: 'D',
-      says: 'No input is left for {idle} of {sources} sources: with every input taken, what is not connected cannot be shown.',
+      says: 'No input is left for {names}, {idle} of {sources} sources: with every input taken, what is not connected cannot be shown.',
     },
   },
   find: (traced, say) => {
@@ -16,7 +17,18 @@ export const inputsFull = rule({
     const sources = [...traced.chain.nodes.values()].filter(({ model }) => model.role === 'source').length
     return [
       {
-        ...ghost('Inputs', say('full', { on: 'show' }, { idle: count(idle.length), sources: count(sources) })),
+        ...ghost(
+          'Inputs',
+          say(
+            'full',
+            { on: 'show' },
+            {
+              names: text(listWords(idle.map(({ device }) => device.name))),
+              idle: count(idle.length),
+              sources: count(sources),
+            },
+          ),
+        ),
         run: `source:${idle[0]!.id}`,
       },
     ]

@@ -1,4 +1,4 @@
-import { type Traced, astray, isSwitcher, runWith, socketName, stranded, wireAt } from '#core/chain'
+import { type Traced, astray, runWith, socketName, stranded, wireAt } from '#core/chain'
 import { own } from '#core/document'
 import { type Finding, text } from '#core/kernel'
 import { Draft, type Proposal, connectTo, freeInputs, freeSockets, rule, signalAt } from '#core/propose'

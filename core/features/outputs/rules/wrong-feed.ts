@@ -1,4 +1,4 @@
-import { deviceName, isSwitcher } from '#core/chain'
+import { deviceName, endName, isSwitcher } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, rule, runsTo } from '#core/propose'
@@ -7,7 +7,7 @@ import { otherOutput, wrongFeeds } from './output-shared'
 export const wrongFeed = rule({
   code: 'O02',
   about: 'A sink gets another picture than it should.',
-  messages: { wrong: { severity: 'D', says: '{sink} should see {feed} and gets {carries}.' } },
+  messages: { wrong: { severity: 'D', says: '{sink} should see {feed} and gets {carries} from {output}.' } },
   find: (traced, say) =>
     wrongFeeds(traced).flatMap(({ want, wanted, run, carries, other }) =>
       other !== undefined
@@ -20,6 +20,7 @@ export const wrongFeed = rule({
                 sink: text(deviceName(traced, wanted.sink)),
                 feed: text(wanted.feed),
                 carries: text(carries),
+                output: text(endName(traced, run.origin!)),
               },
               run.id,
             ),

@@ -1,7 +1,7 @@
-import { isSwitcher, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
+import { type Socket, isSwitcher, pathFrom, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { formatsTaken, offerWays, otherStandards, rule, setSender, throughDevices, waysFor } from '#core/propose'
-import { format } from '#core/signal'
+import { format, setsText } from '#core/signal'
 
 export const notTaken = rule({
   code: 'F08',
@@ -9,7 +9,7 @@ export const notTaken = rule({
   messages: {
     stopped: {
       severity: 'D',
-      says: '{sender} sends {sends} to {input}, which does not take it: no picture is shown there.',
+      says: '{sender} sends {sends} to {input}, which takes {takes} alone: no picture is shown there.',
     },
   },
   find: (traced, say) =>
@@ -21,6 +21,7 @@ export const notTaken = rule({
           sender: text(traced.chain.nodes.get(signal!.setBy.device)!.device.name),
           sends: format(stop.sends),
           input: text(socketName(wire.to!)),
+          takes: text(takenWords(wire.to!)),
         },
         runWith(traced, wire.id)?.id,
       ),
@@ -37,3 +38,10 @@ export const notTaken = rule({
     ]
   },
 })
+
+/** What an input takes, and the way behind it passes. */
+export function takenWords({ node, portId, port }: Socket): string {
+  const passes = pathFrom(node, portId)?.passes
+  const takes = port?.takes
+  return setsText(Array.isArray(takes) ? takes : (passes ?? []))
+}

@@ -2,6 +2,7 @@ import { type Traced, runWith, stoppedBy, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { formatsTaken, isRadio, replaceDevice, rule, setSender, swapRadio } from '#core/propose'
 import { format } from '#core/signal'
+import { takenWords } from './not-taken'
 
 export const radioFormat = rule({
   code: 'F17',
@@ -9,7 +10,7 @@ export const radioFormat = rule({
   messages: {
     stopped: {
       severity: 'D',
-      says: '{radio} does not carry {sends} from {sender}: nothing comes out of its receiver.',
+      says: '{radio} carries {takes} alone, and {sender} sends {sends}: nothing comes out of its receiver.',
     },
   },
   find: (traced, say) =>
@@ -20,6 +21,7 @@ export const radioFormat = rule({
         {
           radio: text(wire.to!.node.device.name),
           sends: format(stop.sends),
+          takes: text(takenWords(wire.to!)),
           sender: text(traced.chain.nodes.get(signal!.setBy.device)!.device.name),
         },
         runWith(traced, wire.id)?.id,
