@@ -86,6 +86,8 @@ export default defineNuxtConfig({
     build: { chunkSizeWarningLimit: 900 },
   },
   nitro: {
+    // Compressed once by the build: a visit is a quarter on the wire, and costs the server nothing.
+    compressPublicAssets: { gzip: true, brotli: true },
     errorHandler: inRoot('./server/error.ts'),
     hooks: {
       // Migrations are read at start; the server's bundle does not carry them by itself.

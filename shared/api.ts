@@ -56,3 +56,10 @@ export interface JournalAnswer {
   readonly revision: number
   readonly entries: readonly JournalEntry[]
 }
+
+/** What was written to one of all plans. */
+export interface News {
+  readonly show: string
+  readonly plan: string
+  readonly entries: readonly JournalEntry[]
+}

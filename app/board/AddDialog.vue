@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { randomId } from '~/plan/client'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { number, string } from 'yup'
 import { LEADS } from '#core/cable'
@@ -202,7 +203,7 @@ watch([addition, () => store.report?.version], async ([wanted]) => {
   const mine = ++asked
   preview.value = undefined
   if (!wanted || !props.open) return
-  seed.value = crypto.randomUUID()
+  seed.value = randomId()
   const answer = await store.ask('addition', JSON.parse(JSON.stringify(wanted)), seed.value)
   if (mine === asked) preview.value = answer
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { randomId } from '~/plan/client'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Answer } from '#core/features'
 import { usePlanStore } from '~/plan/store'
@@ -8,7 +9,7 @@ const emit = defineEmits<{ close: []; added: [device: string] }>()
 const store = usePlanStore()
 const line = ref('')
 const answer = shallowRef<Answer<'entry'>>()
-const seed = ref(crypto.randomUUID())
+const seed = ref(randomId())
 const EXAMPLES = [
   '2x studio camera 1080p50 45m to main 6-7',
   'laptop 5m to main as Slides',

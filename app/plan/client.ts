@@ -1,10 +1,14 @@
 import { api } from './api'
 
+/** 32 random hexadecimal digits. A page that comes over plain HTTP from another machine has no `randomUUID`. */
+export const randomId = (): string =>
+  [...crypto.getRandomValues(new Uint8Array(16))].map(byte => byte.toString(16).padStart(2, '0')).join('')
+
 /** The label of this browser, made once; undo is by browser, so it survives a reload. */
 export function clientId(): string {
   const known = localStorage.getItem('interlumen:client')
   if (known && /^[a-z0-9-]{4,40}$/.test(known)) return known
-  const made = `browser-${crypto.randomUUID().slice(0, 13)}`
+  const made = `browser-${randomId().slice(0, 13)}`
   localStorage.setItem('interlumen:client', made)
   return made
 }

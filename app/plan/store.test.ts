@@ -4,6 +4,7 @@ import { type Edit, type Plan, type Transaction, applyEdits, canonicalPlan, tran
 import { check } from '#core/features'
 import { boardOf } from '#core/features/board'
 import { plan as written } from '../../testing/plans'
+import { waiting } from './persist'
 
 /** The worker's work, done on the spot. */
 let held: { version: number; plan: Plan } | undefined
@@ -41,6 +42,11 @@ class Server {
   })
   journal: { revision: number; transaction: Transaction; inverse: readonly Edit[] }[] = []
   away = false
+  /** The show lies in the bin. */
+  gone = false
+  refuses: (transaction: Transaction) => boolean = () => false
+  /** Bytes of each write. */
+  sizes: number[] = []
   requests = 0
 
   write(transaction: Transaction): void {
@@ -55,6 +61,7 @@ class Server {
     if (this.away) throw new TypeError('no network')
     const { pathname, searchParams } = new URL(url, 'http://localhost')
     const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status })
+    if (this.gone) return json({ error: { code: 'not-found', message: 'There is no such plan.' } }, 404)
     if (pathname.endsWith('/journal'))
       return json({
         revision: this.revision,
@@ -69,6 +76,8 @@ class Server {
         mine: this.journal.filter(({ transaction }) => transaction.client === searchParams.get('client')),
         lastSeq: 0,
       })
+    this.sizes.push(init.body!.length)
+    if (init.body!.length > 2_000_000) return json({ error: { code: 'too-large', message: 'too large' } }, 413)
     const { base, transactions } = JSON.parse(init.body!) as { base: number; transactions: Transaction[] }
     const fresh = transactions.filter(
       transaction => !this.journal.some(entry => transactionId(entry.transaction) === transactionId(transaction)),
@@ -85,6 +94,7 @@ class Server {
         },
         409,
       )
+    if (fresh.some(this.refuses)) return json({ error: { code: 'refused', message: 'refused' } }, 422)
     try {
       fresh.forEach(transaction => this.write(transaction))
     } catch {
@@ -299,6 +309,74 @@ describe('the plan on the screen', () => {
       'Five',
       'back Five',
     ])
+  })
+  it('sets only what is refused aside, brings the rest to the server, and takes it up again when it holds', async () => {
+    const store = await openStore()
+    server.away = true
+    await store.commit('One', name('One'))
+    const poison = await store.commit('Poison', route(4))
+    expect(poison).toBe(true)
+    await store.commit('Three', [{ do: 'set', at: ['devices', 'main', 'note'], value: 'Kept' }])
+    server.refuses = ({ title }) => title === 'Poison'
+    server.away = false
+    await vi.waitFor(() => expect(store.saving).toBe('saved'), 5000)
+    expect(server.journal.map(({ transaction }) => transaction.title)).toEqual(['One', 'Three'])
+    expect(store.aside.map(({ transaction, why }) => [transaction.title, why])).toEqual([['Poison', 'refused']])
+    expect(store.plan!.links.a!.routeM).toBe(3)
+    // It survives a reload.
+    const later = await openStore()
+    expect(later.aside).toHaveLength(1)
+    server.refuses = () => false
+    await later.takeUp()
+    await vi.waitFor(() => expect(later.saving).toBe('saved'))
+    expect(later.aside).toEqual([])
+    expect(server.plan.links.a!.routeM).toBe(4)
+  })
+  it('sends what is too much for one request in parts', async () => {
+    const store = await openStore()
+    server.away = true
+    const long = 'x'.repeat(100)
+    for (let n = 0; n < 20; n++)
+      await store.commit(
+        `Big ${n}`,
+        Array.from({ length: 900 }, (_, i): Edit => ({
+          do: 'set',
+          at: ['devices', 'main', 'note'],
+          value: `${n} ${i} ${long}`,
+        })),
+      )
+    server.away = false
+    await vi.waitFor(() => expect(store.saving).toBe('saved'), 8000)
+    expect(server.revision).toBe(20)
+    expect(Math.max(...server.sizes)).toBeLessThan(2_000_000)
+    expect(server.sizes.filter(size => size > 100_000).length).toBeGreaterThan(1)
+    expect(store.aside).toEqual([])
+  }, 20_000)
+  it('keeps what it has when the show is taken away, and sends it when the show is there again', async () => {
+    const store = await openStore()
+    server.gone = true
+    await store.commit('Far', route(22))
+    await vi.waitFor(() => expect(store.saving).toBe('gone'))
+    expect(waiting('show/main').map(({ title }) => title)).toEqual(['Far'])
+    server.gone = false
+    const later = await openStore()
+    await vi.waitFor(() => expect(later.saving).toBe('saved'))
+    expect(server.plan.links.a!.routeM).toBe(22)
+    expect(waiting('show/main')).toEqual([])
+  })
+  it('saves also when the browser has no room to keep anything', async () => {
+    const store = await openStore()
+    const full = Object.create(localStorage, {
+      setItem: {
+        value: () => {
+          throw new DOMException('full', 'QuotaExceededError')
+        },
+      },
+    })
+    vi.stubGlobal('localStorage', full)
+    expect(await store.commit('Far', route(22))).toBe(true)
+    await vi.waitFor(() => expect(store.saving).toBe('saved'))
+    expect(server.plan.links.a!.routeM).toBe(22)
   })
   it('looks for what others wrote when it is asked to', async () => {
     const store = await openStore()

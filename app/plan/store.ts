@@ -15,7 +15,8 @@ import { useChecker } from '~/workers/checker'
 import type { BehindAnswer, JournalAnswer, JournalEntry, PlanState, WriteAnswer } from '#shared/api'
 import { api, ApiError } from './api'
 import { clientId, introduce, nextSeq } from './client'
-import { keep, kept } from './persist'
+import { type Aside, asides, dropAsides, keep, kept, setAside } from './persist'
+import { MOST_SENT, batchOf } from './send'
 import { listenTo } from './stream'
 import { useNotices } from '../shell/notices'
 import { type Copy, type Rebased, acknowledged, adopted, changed, copyOf, layered, rebased, withdrawn } from './sync'
@@ -24,10 +25,21 @@ import { undoStacks, type Done } from './undo'
 const whoseIs = ({ who, client }: Transaction): string =>
   who ?? (client === clientId() ? 'another tab of yours' : 'somebody else')
 
-export type Saving = 'saved' | 'saving' | 'offline'
+/** `gone`: the show or the plan was taken away; what is on its way is kept. */
+export type Saving = 'saved' | 'saving' | 'offline' | 'gone'
 
 const RETRY_MS = [500, 1000, 2000, 5000, 10_000]
-const MOST_SENT = 200
+/** A server that fails at the same changes so often will go on to fail at them. */
+const MOST_FAILURES = 4
+
+/** What a write that failed means: somebody was faster, the plan is gone, it will never be taken, or the way was not clear. */
+function kindOfFailure(error: unknown, failures: number): 'behind' | 'gone' | 'refused' | 'away' {
+  if (!(error instanceof ApiError) || error.offline) return 'away'
+  if (error.code === 'behind') return 'behind'
+  if (error.status === 404) return 'gone'
+  if (error.status === 400 || error.status === 413 || error.status === 422) return 'refused'
+  return error.status === 500 && failures >= MOST_FAILURES ? 'refused' : 'away'
+}
 
 /**
  * The plan on the screen: what the server has acknowledged, and on top of it the transactions that are on their way.
@@ -43,6 +55,8 @@ export const usePlanStore = defineStore('plan', () => {
   const failure = ref('')
   const saving = ref<Saving>('saved')
   const copy = shallowRef<Copy>()
+  /** Changes that could not be brought to the server: they wait for a decision. */
+  const aside = shallowRef<readonly Aside[]>([])
 
   let version = 0
   let flushing = false
@@ -78,6 +92,7 @@ export const usePlanStore = defineStore('plan', () => {
       ])
       if (mine !== session) return
       show.value = got.show
+      aside.value = asides(name.value)
       let begun = copyOf(got.plan, got.revision, got.mine)
       const { base, transactions } = kept(name.value)
       if (transactions.length) {
@@ -90,7 +105,7 @@ export const usePlanStore = defineStore('plan', () => {
       told(await checker.open(name.value, version, begun.plan))
       if (mine !== session) return
       state.value = 'ready'
-      stopListening = listenTo(address.value, () => copy.value?.revision ?? 0, hear)
+      stopListening = listenTo(showId, id, hear, () => void refresh())
       void flush()
     } catch (error) {
       if (mine !== session) return
@@ -110,9 +125,13 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   /** Takes a new copy, and keeps what of it is on its way. */
+  let noRoom = false
   function put(next: Copy): void {
     copy.value = next
-    keep(name.value, next)
+    const done = keep(name.value, next)
+    if (!done && !noRoom)
+      tell('This browser has no room left: a change is safe only once the head says saved.', 'wrong')
+    noRoom = !done
   }
 
   /** Changes the plan; false, with a notice, where the edits are refused. */
@@ -196,9 +215,11 @@ export const usePlanStore = defineStore('plan', () => {
     if (flushing) return
     flushing = true
     const mine = session
-    for (let failures = 0; mine === session && copy.value && copy.value.pending.length > 0;) {
+    let most = MOST_SENT
+    let gone = false
+    for (let failures = 0; !gone && mine === session && copy.value && copy.value.pending.length > 0;) {
       saving.value = failures > 0 ? 'offline' : 'saving'
-      const sent = copy.value.pending.slice(0, MOST_SENT)
+      const sent = batchOf(copy.value.pending, most)
       try {
         const begun = performance.now()
         const { revision, accepted } = await api<WriteAnswer>(`${address.value}/transactions`, {
@@ -207,14 +228,19 @@ export const usePlanStore = defineStore('plan', () => {
         })
         if (mine !== session) break
         failures = 0
+        most = MOST_SENT
         performance.measure('interlumen:write', { start: begun })
         put(acknowledged(copy.value, revision, sent, new Map(accepted.map(one => [one.id, one.revision]))))
       } catch (error) {
         if (mine !== session) break
-        if (error instanceof ApiError && error.code === 'behind') {
-          rebase((error.data as unknown as BehindAnswer).newer)
-        } else if (error instanceof ApiError && !error.offline && error.status < 500) {
-          refuse(sent, error)
+        const kind = kindOfFailure(error, failures)
+        if (kind === 'behind') rebase(((error as ApiError).data as unknown as BehindAnswer).newer)
+        else if (kind === 'gone') gone = true
+        else if (kind === 'refused') {
+          failures = 0
+          // One that is refused takes no other with it: fewer are sent at a time until it stands alone.
+          if (sent.length > 1) most = Math.ceil(sent.length / 2)
+          else refuse(sent, (error as Error).message)
         } else {
           saving.value = 'offline'
           await new Promise(resolve => setTimeout(resolve, RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)]))
@@ -222,14 +248,42 @@ export const usePlanStore = defineStore('plan', () => {
       }
     }
     flushing = false
-    if (mine === session) saving.value = 'saved'
-    else if (copy.value?.pending.length) void flush()
+    if (mine !== session) {
+      if (copy.value?.pending.length) void flush()
+    } else saving.value = gone ? 'gone' : 'saved'
   }
 
-  function refuse(sent: readonly Transaction[], error: ApiError): void {
+  function refuse(sent: readonly Transaction[], why: string): void {
+    // Taken off the pile only once it is kept elsewhere, or told where nothing can be kept.
+    layAside(sent.map(transaction => ({ transaction, why })))
     put(withdrawn(copy.value!, sent))
-    tell(`The server refused the change and it was taken back: ${error.message}`, 'wrong')
+    tell(`The server refused the change, and it was set aside: ${why}`, 'wrong')
     void recheck()
+  }
+
+  function layAside(more: readonly Aside[]): void {
+    if (more.length === 0) return
+    setAside(name.value, more)
+    aside.value = [...aside.value, ...more]
+  }
+
+  /** Tries what was set aside again, in its order; what still does not hold stays aside. */
+  async function takeUp(): Promise<void> {
+    const waiting = aside.value
+    dropAsides(name.value)
+    aside.value = []
+    const still: Aside[] = []
+    for (const { transaction, why } of waiting) {
+      const holds = copy.value && applyEdits(copy.value.plan, transaction.edits).ok
+      if (!holds || !(await commit(transaction.title, transaction.edits))) still.push({ transaction, why })
+    }
+    layAside(still)
+    if (still.length) tell(`${still.length} of ${waiting.length} still cannot be made.`, 'wrong')
+  }
+
+  function dropAside(): void {
+    dropAsides(name.value)
+    aside.value = []
   }
 
   function rebase(newer: readonly JournalEntry[]): void {
@@ -239,9 +293,10 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Says what came of laying mine over theirs: nothing of mine goes in silence. */
   function take({ copy: next, lost, asked, heard }: Rebased): Copy {
+    layAside(lost.map(transaction => ({ transaction, why: 'changed elsewhere meanwhile' })))
     if (lost.length)
       tell(
-        `Changed elsewhere meanwhile, so this no longer holds: ${lost.map(({ title }) => title).join('; ')}`,
+        `Changed elsewhere meanwhile, so this no longer holds and was set aside: ${lost.map(({ title }) => title).join('; ')}`,
         'wrong',
       )
     else if (heard.length === 1 && !asked.length)
@@ -332,6 +387,9 @@ export const usePlanStore = defineStore('plan', () => {
     canUndo,
     canRedo,
     questions,
+    aside,
+    takeUp,
+    dropAside,
     open,
     commit,
     undo,

@@ -9,7 +9,12 @@ defineProps<{ show: string; plan: string; screen: Screen; base: string }>()
 const emit = defineEmits<{ palette: [] }>()
 const store = usePlanStore()
 const look = useLook()
-const SAVING = { saved: 'saved', saving: 'saving …', offline: 'no server, kept in this browser' }
+const SAVING = {
+  saved: 'saved',
+  saving: 'saving …',
+  offline: 'no server, kept in this browser',
+  gone: 'not saved: the plan was taken away',
+}
 /** A step appears when one of its screens works; its figure stays what it is. */
 const steps = STEPS.map((step, i) => ({ ...step, figure: i + 1 })).filter(({ id }) =>
   SCREENS.some(({ step }) => step === id),

@@ -200,6 +200,12 @@ function name(text: string): void {
       :base="base"
       @palette="selection.dialog = 'palette'"
     />
+    <AsideBar
+      v-if="store.state !== 'loading'"
+      :key="`${store.state}/${store.saving}`"
+      :show="String(route.params.show)"
+      :plan="String(route.params.plan)"
+    />
     <template v-if="store.state === 'ready' && store.report">
       <VerdictBar class="no-print" @next="toFinding()" @severity="toFinding" @figure="go" />
       <ScreenRow :screen="here" :base="base"><slot name="controls" /></ScreenRow>
