@@ -1,4 +1,5 @@
 import type { NitroErrorHandler } from 'nitropack'
+import { NoRoom } from './store/safe/log'
 import { send, setResponseHeader, setResponseStatus } from 'h3'
 
 /**
@@ -19,18 +20,24 @@ const CODES: Readonly<Record<number, string>> = {
   415: 'wrong-media-type',
   422: 'refused',
   503: 'starting',
+  507: 'no-room',
 }
 
 const handler: NitroErrorHandler = (error, event) => {
-  const status = error.statusCode && error.statusCode >= 400 ? error.statusCode : 500
-  const known = status < 500 || status === 503
+  const full = error.cause instanceof NoRoom ? error.cause : undefined
+  const status = full ? 507 : error.statusCode && error.statusCode >= 400 ? error.statusCode : 500
+  const known = status < 500 || status === 503 || status === 507
   if (!known) console.error(`[interlumen] ${event.method} ${event.path}`, error.cause ?? error)
   const data =
     known && typeof error.data === 'object' && error.data !== null ? (error.data as Record<string, unknown>) : {}
   const body: ErrorBody = {
     error: {
       code: CODES[status] ?? 'internal',
-      message: known ? error.statusMessage || error.message : 'The server failed at this; nothing was changed.',
+      message: full
+        ? full.message
+        : known
+          ? error.statusMessage || error.message
+          : 'The server failed at this; nothing was changed.',
       ...data,
     },
   }

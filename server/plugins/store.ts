@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { openFile, problemText } from '#core/document'
 import { FolderInUse } from '../store/lock'
+import { BadFolder } from '../store/safe/folder'
 import { besideEntry } from '../store/pglite/open'
 import type { Store } from '../store/port'
 import { startStore, stopStore } from '../utils/store'
@@ -14,7 +15,7 @@ export default defineNitroPlugin(nitro => {
     })
     .catch((error: unknown) => {
       console.error(
-        `interlumen: ${error instanceof FolderInUse ? error.message : ((error as Error).stack ?? String(error))}`,
+        `interlumen: ${error instanceof FolderInUse || error instanceof BadFolder ? error.message : ((error as Error).stack ?? String(error))}`,
       )
       process.exit(1)
     })

@@ -30,6 +30,8 @@ export interface Beginning {
 
 /** Where shows, plans and journals are kept. What a method has answered survives the death of the process. */
 export interface Store {
+  /** Changes when an older state was put in the place of what was kept here. */
+  readonly epoch: string
   /** Shows with their plans and verdicts, the one changed last first; `binned` gives those in the bin. */
   listShows(binned: boolean): Promise<readonly ShowSummary[]>
   /** Puts a show in; gives its id, or undefined when that seed was planted before. */
@@ -57,6 +59,12 @@ export interface Store {
    * is still at `base`. Those that are in the journal already (a retry) are acknowledged again and not applied twice.
    */
   write(show: string, plan: string, base: number, transactions: readonly Transaction[]): Promise<Written>
+
+  /** A consistent copy of everything, shows in the bin and journals too, a line at a time. */
+  copyLines(take: (line: string) => void): Promise<void>
+
+  /** Plans whose document is not what their journal leads to, each with what is wrong. */
+  verify(): Promise<readonly { readonly show: string; readonly plan: string; readonly what: string }[]>
 
   close(): Promise<void>
 }

@@ -8,7 +8,11 @@ export const dataFolder = (): string => process.env.INTERLUMEN_DATA || '.data'
 
 /** Begins to open the data folder; the page is served meanwhile. `engine` names this build of the program. */
 export function startStore(engine: string): Promise<Store> {
-  opening ??= openStore(dataFolder(), engine)
+  opening ??= openStore(dataFolder(), {
+    engine,
+    sync: process.env.INTERLUMEN_SYNC !== 'off',
+    ...(process.env.INTERLUMEN_SPARE_MB ? { spareMb: Number(process.env.INTERLUMEN_SPARE_MB) } : {}),
+  })
   return opening
 }
 

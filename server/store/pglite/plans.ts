@@ -220,7 +220,18 @@ export async function write(
   })
 }
 
-export async function beginPlan(db: Database, show: string, { title, from, base, edits }: Beginning): Promise<Begun> {
+/** An id for a plan of that title that no plan of the show has. */
+export async function freePlanId(db: Database, show: string, title: string): Promise<string> {
+  const ids = await db.select({ id: plans.id }).from(plans).where(eq(plans.show, show))
+  return freshId(title, Object.fromEntries(ids.map(plan => [plan.id, true])), Math.random)
+}
+
+export async function beginPlan(
+  db: Database,
+  id: string,
+  show: string,
+  { title, from, base, edits }: Beginning,
+): Promise<Begun> {
   return db.transaction(async (tx): Promise<Begun> => {
     const state = await readPlan(tx, show, from)
     if (!state) return { outcome: 'missing' }
@@ -233,7 +244,6 @@ export async function beginPlan(db: Database, show: string, { title, from, base,
       }
     const outcome = applyEdits(state.plan, [...edits, { do: 'set', at: ['title'], value: title }])
     if (!outcome.ok) return { outcome: 'refused', problem: outcome.problem }
-    const id = freshId(title, Object.fromEntries(ids.map(plan => [plan.id, true])), Math.random)
     const columns = planColumns({ ...outcome.value.plan, basedOn: { plan: from, revision: base } })
     await tx.insert(plans).values({ show, id, revision: 0, ...columns })
     await tx.insert(journal).values({ show, plan: id, revision: 0, kind: 'snapshot', content: columns.document })

@@ -58,3 +58,6 @@ export const journal = pgTable(
     check('journal_kind', sql`${table.kind} in ('snapshot', 'transaction')`),
   ],
 )
+
+/** One row: how far the log of writes is worked into these tables. */
+export const marks = pgTable('marks', { id: integer().primaryKey(), applied: bigint({ mode: 'number' }).notNull() })

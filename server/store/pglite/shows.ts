@@ -105,12 +105,16 @@ export async function listPlans(db: Database, engine: string, show: string): Pro
   return row && ((await summaries(db, engine, [show])).get(show) ?? [])
 }
 
-export async function createShow(db: Database, file: ShowFile, seed?: string): Promise<string | undefined> {
+/** An id for a show of that title that no show has. */
+export async function freeShowId(db: Database, title: string): Promise<string> {
+  const taken = Object.fromEntries((await db.select({ id: shows.id }).from(shows)).map(({ id }) => [id, true]))
+  return freshId(title, taken, Math.random)
+}
+
+export async function createShow(db: Database, id: string, file: ShowFile, seed?: string): Promise<string | undefined> {
   return db.transaction(async tx => {
     if (seed !== undefined && (await tx.select({ id: shows.id }).from(shows).where(eq(shows.seed, seed))).length > 0)
       return undefined
-    const taken = Object.fromEntries((await tx.select({ id: shows.id }).from(shows)).map(({ id }) => [id, true]))
-    const id = freshId(file.show.title, taken, Math.random)
     await tx.insert(shows).values({ id, title: file.show.title, ...(seed === undefined ? {} : { seed }) })
     for (const [planId, plan] of Object.entries(file.plans)) {
       const columns = planColumns(plan)

@@ -5,9 +5,10 @@ import { journal, plans } from './schema'
 
 /**
  * Brings plans that an older version of the program wrote up to this one, each in a transaction of its own: the plan,
- * and a snapshot in its journal under the next revision. A plan that cannot be read is left as it is and told.
+ * and a snapshot in its journal under the next revision. A plan that cannot be read is left as it is and told. True where
+ * there were any.
  */
-export async function upgradePlans(db: Database): Promise<void> {
+export async function upgradePlans(db: Database): Promise<boolean> {
   const old = await db
     .select({ show: plans.show, id: plans.id, format: plans.format })
     .from(plans)
@@ -32,4 +33,5 @@ export async function upgradePlans(db: Database): Promise<void> {
       await tx.insert(journal).values({ show, plan: id, revision, kind: 'snapshot', content: columns.document })
     })
   }
+  return old.length > 0
 }

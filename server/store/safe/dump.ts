@@ -1,0 +1,90 @@
+import { closeSync, existsSync, fsyncSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs'
+import { dirname } from 'node:path'
+import { sql } from 'drizzle-orm'
+import type { Database } from '../pglite/rows'
+import { journal, marks, plans, shows } from '../pglite/schema'
+
+/** First line of a copy of everything. */
+export interface DumpHead {
+  readonly interlumen: 'copy'
+  readonly version: 1
+  readonly at: string
+  /** The record of the log that the copy holds as its last. */
+  readonly applied: number
+}
+
+const TABLES = { shows, plans, journal } as const
+type TableName = keyof typeof TABLES
+
+/** How far the log is worked in. */
+export async function appliedIn(db: Pick<Database, 'select'>): Promise<number> {
+  const [row] = await db.select().from(marks)
+  return row?.applied ?? 0
+}
+
+/** Everything that is kept, as lines of JSON: a head, then a row a line. Consistent: it is read in one transaction. */
+export async function dumpLines(db: Database, take: (line: string) => void): Promise<void> {
+  await db.transaction(async tx => {
+    const head: DumpHead = {
+      interlumen: 'copy',
+      version: 1,
+      at: new Date().toISOString(),
+      applied: await appliedIn(tx as unknown as Database),
+    }
+    take(JSON.stringify(head))
+    for (const [name, table] of Object.entries(TABLES))
+      for (const row of await tx.select().from(table)) take(JSON.stringify({ in: name, row }))
+  })
+}
+
+/** Writes a copy beside the one that is there, and puts it in its place once it is on the disk. */
+export async function dumpToFile(db: Database, file: string): Promise<void> {
+  const draft = `${file}.draft`
+  const fd = openSync(draft, 'w')
+  try {
+    await dumpLines(db, line => writeSync(fd, `${line}\n`))
+    fsyncSync(fd)
+  } finally {
+    closeSync(fd)
+  }
+  renameSync(draft, file)
+  const folder = openSync(dirname(file), 'r')
+  fsyncSync(folder)
+  closeSync(folder)
+}
+
+export class BadCopy extends Error {}
+
+/** Reads a copy into empty tables, all or nothing. Throws BadCopy where it is none, or was cut off in a line. */
+export async function loadDump(db: Database, text: string): Promise<DumpHead> {
+  const lines = text.split('\n').filter(Boolean)
+  const read = (line: string, n: number): unknown => {
+    try {
+      return JSON.parse(line)
+    } catch {
+      throw new BadCopy(`line ${n + 1} is no JSON: the copy is cut off or damaged`)
+    }
+  }
+  const head = read(lines[0] ?? '', 0) as DumpHead
+  if (head?.interlumen !== 'copy' || head.version !== 1)
+    throw new BadCopy('this is no copy of Interlumen\u2019s data, or one of a newer version')
+  await db.transaction(async tx => {
+    for (const [n, line] of lines.slice(1).entries()) {
+      const { in: name, row } = read(line, n + 1) as { in: TableName; row: Record<string, unknown> }
+      const table = Object.hasOwn(TABLES, name) ? TABLES[name] : undefined
+      if (!table)
+        throw new BadCopy(`line ${n + 2}: found ${JSON.stringify(name)}; allowed: ${Object.keys(TABLES).join(', ')}`)
+      const dates = ['createdAt', 'updatedAt', 'deletedAt', 'at'].filter(key => typeof row[key] === 'string')
+      const values = { ...row, ...Object.fromEntries(dates.map(key => [key, new Date(row[key] as string)])) }
+      await tx.insert(table).values(values as never)
+    }
+    await tx
+      .insert(marks)
+      .values({ id: 1, applied: head.applied })
+      .onConflictDoUpdate({ target: marks.id, set: { applied: sql`excluded.applied` } })
+  })
+  return head
+}
+
+export const readDump = (file: string): string | undefined =>
+  existsSync(file) ? readFileSync(file, 'utf8') : undefined
