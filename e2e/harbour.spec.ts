@@ -18,7 +18,7 @@ const WANTED = [
 
 test('mends Harbour Robotics Cup by keyboard alone, from dark end to dark end', async ({ page }) => {
   await openCopy(page, 'Harbour Robotics Cup, first draft')
-  await expect(verdict(page)).toHaveText('14 of 20 pictures arrive')
+  await expect(verdict(page)).toHaveText('13 of 20 pictures arrive')
   const taken: string[] = []
   while (taken.length < WANTED.length) {
     await press(page, 'n')

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
@@ -51,34 +51,43 @@ describe('writes', () => {
 describe('the lock of a folder', () => {
   const folder = () => mkdtempSync(join(tmpdir(), 'interlumen-lock-'))
   const lockOf = (path: string) => join(path, 'interlumen.lock')
-  it('is given back', () => {
+  it('is given back', async () => {
     const path = folder()
-    const unlock = lockFolder(path)
+    const unlock = await lockFolder(path)
     expect(JSON.parse(readFileSync(lockOf(path), 'utf8'))).toMatchObject({ pid: process.pid })
     unlock()
     expect(existsSync(lockOf(path))).toBe(false)
   })
-  it('of a process that is gone is taken over', () => {
+  it.each([
+    ['of a process that is gone', JSON.stringify({ pid: 2 ** 22 - 1, began: '1' })],
+    ['of another process that took the number of a gone one', JSON.stringify({ pid: 1, began: '-1' })],
+    ['that cannot be read', 'half wri'],
+    ['of this machine before it was started anew', JSON.stringify({ pid: 1, began: '', boot: 'before' })],
+  ])('%s is taken over', async (_, lock) => {
     const path = folder()
-    writeFileSync(lockOf(path), JSON.stringify({ pid: 2 ** 22 - 1, began: '1' }))
-    lockFolder(path)()
+    writeFileSync(lockOf(path), lock)
+    ;(await lockFolder(path))()
   })
-  it('of another process that took the number of a gone one is taken over', () => {
-    const path = folder()
-    writeFileSync(lockOf(path), JSON.stringify({ pid: 1, began: '-1' }))
-    lockFolder(path)()
-  })
-  it('of a running process is respected', () => {
+  it('of a running process is respected', async () => {
     const path = folder()
     const stat = readFileSync('/proc/1/stat', 'utf8')
     writeFileSync(lockOf(path), JSON.stringify({ pid: 1, began: stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19] }))
-    expect(() => lockFolder(path)).toThrow(FolderInUse)
-    expect(() => lockFolder(path)).toThrow(/in use by process 1;/)
+    await expect(lockFolder(path)).rejects.toThrow(FolderInUse)
+    await expect(lockFolder(path)).rejects.toThrow(/in use by process 1;/)
     expect(existsSync(lockOf(path))).toBe(true)
   })
-  it('that cannot be read is taken over', () => {
+  // The same number may run here: in another container it says nothing.
+  const elsewhere = { pid: process.pid, began: '1', host: 'booth-two', boot: 'another', space: 'pid:[1]' }
+  it('of another machine is respected while it is touched', async () => {
     const path = folder()
-    writeFileSync(lockOf(path), 'half wri')
-    lockFolder(path)()
+    writeFileSync(lockOf(path), JSON.stringify(elsewhere))
+    const beat = setInterval(() => utimesSync(lockOf(path), new Date(), new Date(Date.now() + 1000)), 200)
+    await expect(lockFolder(path, undefined, 2000)).rejects.toThrow(/in use by process \d+ on booth-two/)
+    clearInterval(beat)
+  })
+  it('of another machine is taken over once it stands still', async () => {
+    const path = folder()
+    writeFileSync(lockOf(path), JSON.stringify(elsewhere))
+    ;(await lockFolder(path, undefined, 300))()
   })
 })

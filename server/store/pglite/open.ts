@@ -49,7 +49,10 @@ interface Opened {
 export async function openStore(folder: string, settings: Settings): Promise<Store> {
   const root = resolve(folder)
   mkdirSync(root, { recursive: true })
-  const unlock = lockFolder(root)
+  const unlock = await lockFolder(root, () => {
+    console.error(`interlumen: the data folder ${root} was taken over by another process; this one ends.`)
+    process.exit(1)
+  })
   try {
     const identity = readIdentity(root) ?? beginFolder(root)
     const safe = join(root, 'safe')
