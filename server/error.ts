@@ -17,6 +17,7 @@ const CODES: Readonly<Record<number, string>> = {
   405: 'method-not-allowed',
   409: 'conflict',
   413: 'too-large',
+  429: 'wait',
   415: 'wrong-media-type',
   422: 'refused',
   503: 'starting',

@@ -10,6 +10,8 @@ export interface PlanSummary {
   readonly revision: number
   readonly basedOn: Plan['basedOn'] | null
   readonly verdict: Verdict
+  /** The plan cannot be read: its journal may still be. */
+  readonly damaged?: true
 }
 
 export interface ShowSummary {
@@ -30,6 +32,8 @@ export interface JournalEntry {
 }
 
 export interface PlanState {
+  /** Of the data folder: changes when an older state was put in its place. */
+  readonly epoch?: string
   readonly show: { readonly id: string; readonly title: string }
   readonly id: string
   readonly revision: number
@@ -53,6 +57,7 @@ export interface BehindAnswer {
 }
 
 export interface JournalAnswer {
+  readonly epoch?: string
   readonly revision: number
   readonly entries: readonly JournalEntry[]
 }

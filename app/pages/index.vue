@@ -163,7 +163,8 @@ const changed = (show: ShowSummary) =>
               >{{ show.title
               }}<span v-if="show.plans.length > 1" class="small quiet">, {{ show.plans.length }} plans</span></span
             >
-            <template v-if="show.plans[0]">
+            <span v-if="show.plans[0]?.damaged" class="verdict">cannot be read: it is damaged</span>
+            <template v-else-if="show.plans[0]">
               <span class="lamps" aria-hidden="true"
                 ><i
                   v-for="n in Math.min(24, show.plans[0].verdict.wanted)"

@@ -32,10 +32,10 @@ const RETRY_MS = [500, 1000, 2000, 5000, 10_000]
 /** A server that fails at the same changes so often will go on to fail at them. */
 const MOST_FAILURES = 4
 
-/** What a write that failed means: somebody was faster, the plan is gone, it will never be taken, or the way was not clear. */
-function kindOfFailure(error: unknown, failures: number): 'behind' | 'gone' | 'refused' | 'away' {
+/** What a write that failed means: somebody was faster, the server was put back, the plan is gone, it will never be taken, or the way was not clear. */
+function kindOfFailure(error: unknown, failures: number): 'behind' | 'restored' | 'gone' | 'refused' | 'away' {
   if (!(error instanceof ApiError) || error.offline) return 'away'
-  if (error.code === 'behind') return 'behind'
+  if (error.code === 'behind' || error.code === 'restored') return error.code
   if (error.status === 404) return 'gone'
   if (error.status === 400 || error.status === 413 || error.status === 422) return 'refused'
   return error.status === 500 && failures >= MOST_FAILURES ? 'refused' : 'away'
@@ -60,6 +60,8 @@ export const usePlanStore = defineStore('plan', () => {
 
   let version = 0
   let flushing = false
+  /** Of the data folder that the plan was opened from. */
+  let epoch: string | undefined
   let session = 0
   let stopListening = (): void => undefined
 
@@ -93,6 +95,7 @@ export const usePlanStore = defineStore('plan', () => {
       if (mine !== session) return
       show.value = got.show
       aside.value = asides(name.value)
+      epoch = got.epoch
       let begun = copyOf(got.plan, got.revision, got.mine)
       const { base, transactions } = kept(name.value)
       if (transactions.length) {
@@ -224,7 +227,7 @@ export const usePlanStore = defineStore('plan', () => {
         const begun = performance.now()
         const { revision, accepted } = await api<WriteAnswer>(`${address.value}/transactions`, {
           method: 'POST',
-          body: { base: copy.value.revision, transactions: sent },
+          body: { base: copy.value.revision, transactions: sent, ...(epoch === undefined ? {} : { epoch }) },
         })
         if (mine !== session) break
         failures = 0
@@ -236,6 +239,7 @@ export const usePlanStore = defineStore('plan', () => {
         const kind = kindOfFailure(error, failures)
         if (kind === 'behind') rebase(((error as ApiError).data as unknown as BehindAnswer).newer)
         else if (kind === 'gone') gone = true
+        else if (kind === 'restored') return void restored()
         else if (kind === 'refused') {
           failures = 0
           // One that is refused takes no other with it: fewer are sent at a time until it stands alone.
@@ -259,6 +263,16 @@ export const usePlanStore = defineStore('plan', () => {
     put(withdrawn(copy.value!, sent))
     tell(`The server refused the change, and it was set aside: ${why}`, 'wrong')
     void recheck()
+  }
+
+  /** The server holds an older state than this tab: what is unsent is set aside, and the plan opened as it is now. */
+  async function restored(): Promise<void> {
+    flushing = false
+    const { pending, ...rest } = copy.value!
+    layAside(pending.map(transaction => ({ transaction, why: 'the server was put back to an older state' })))
+    put({ ...rest, pending: [] })
+    await open(show.value!.id, planId.value)
+    tell('The server was put back to an older state, and the plan is shown as it is there now.', 'wrong')
   }
 
   function layAside(more: readonly Aside[]): void {
@@ -338,7 +352,8 @@ export const usePlanStore = defineStore('plan', () => {
     if (busy()) return
     try {
       const { revision } = copy.value!
-      const { entries } = await journalAfter(revision)
+      const { entries, revision: there, epoch: of } = await journalAfter(revision)
+      if (there < revision || (of !== undefined && epoch !== undefined && of !== epoch)) return await restored()
       if (!busy() && entries.length > 0 && copy.value!.revision === revision) rebase(entries)
     } catch {
       /* The next write says that the server does not answer. */

@@ -9,7 +9,7 @@ export type { Segment } from './collections/segments'
 export type { Want } from './collections/wants'
 export { type Edit, type Transaction, type ValueAt, applyEdits, checkTransaction, setEdit, transactionId } from './edit'
 export { freshId, slug } from './ids'
-export { MAX_FILE_BYTES, migratePlan, openFile, openPlan } from './open'
+export { MAX_FILE_BYTES, migratePlan, nestedBeyond, openFile, openPlan } from './open'
 export {
   FORMAT_VERSION,
   type Plan,

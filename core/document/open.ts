@@ -11,6 +11,26 @@ export const MAX_FILE_BYTES = 20_000_000
 /** Deepest nesting of objects and lists; the format itself needs ten. */
 export const MAX_DEPTH = 32
 
+/** Beyond this nothing is even taken apart: reading it would take seconds. What is too deep is told with its place below. */
+const MOST_LEVELS = 200_000
+
+/** Whether brackets stand in each other beyond what any file needs: told before anything is built of them. Linear. */
+export function nestedBeyond(text: string, most = MOST_LEVELS): boolean {
+  let level = 0
+  let quoted = false
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i)
+    if (quoted) {
+      if (code === 92) i++
+      else if (code === 34) quoted = false
+    } else if (code === 34) quoted = true
+    else if (code === 91 || code === 123) {
+      if (++level > most) return true
+    } else if (code === 93 || code === 125) level--
+  }
+  return false
+}
+
 /**
  * Reads an open file: size, JSON, nesting and names, version (migrating older ones), shape, references. Model and
  * cable references are replaced by the catalogue's rows, so that the result carries all that its verdict needs.
@@ -19,6 +39,8 @@ export function openFile(text: string): Outcome<ShowFile> {
   const bytes = utf8Bytes(text, MAX_FILE_BYTES)
   if (bytes > MAX_FILE_BYTES)
     return refuse('/', `more than ${MAX_FILE_BYTES} bytes`, `at most ${MAX_FILE_BYTES} bytes (20 MB)`)
+  if (nestedBeyond(text))
+    return refuse('/', `more than ${MOST_LEVELS} levels in each other`, `at most ${MOST_LEVELS} levels`)
   let json: unknown
   try {
     json = JSON.parse(text.startsWith('\uFEFF') ? text.slice(1) : text)

@@ -1,4 +1,4 @@
 export default defineEventHandler(async () => {
-  await useStore()
-  return { ready: true }
+  const store = await useStore()
+  return { ready: true, writable: isWritable(), epoch: store.epoch }
 })

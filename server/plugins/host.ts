@@ -1,5 +1,6 @@
 import { Worker } from 'node:worker_threads'
 import { endAll } from '../utils/announce'
+import { CODE_LENGTH } from '../utils/gate'
 import { isLoopback } from '../utils/host'
 import { stopStore } from '../utils/store'
 
@@ -19,6 +20,11 @@ export default defineNitroPlugin(() => {
   process.env.NITRO_HOST ||= process.env.HOST || '127.0.0.1'
   if (!isLoopback(process.env.NITRO_HOST) && !process.env.INTERLUMEN_JOIN_CODE) {
     console.error(`interlumen: to serve on ${process.env.NITRO_HOST}, set INTERLUMEN_JOIN_CODE; others need it to join`)
+    process.exit(1)
+  }
+  const code = process.env.INTERLUMEN_JOIN_CODE
+  if (code !== undefined && code.length < CODE_LENGTH) {
+    console.error(`interlumen: INTERLUMEN_JOIN_CODE has ${code.length} characters; it needs at least ${CODE_LENGTH}`)
     process.exit(1)
   }
 })

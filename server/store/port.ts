@@ -12,6 +12,8 @@ export type Written =
   /** The plan has moved on: nothing was written; what is newer is told. */
   | { readonly outcome: 'behind'; readonly revision: number; readonly newer: readonly JournalEntry[] }
   | { readonly outcome: 'refused'; readonly problem: Problem }
+  /** Made on a later state than is kept: an older one was put in its place. */
+  | { readonly outcome: 'ahead' }
   | { readonly outcome: 'missing' }
 
 export type Begun =

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { afterAll, describe, expect, it } from 'vitest'
 import { type Plan, applyEdits, canonicalPlan, openFile } from '#core/document'
 import { SOAK } from '../../testing/soak'
@@ -122,23 +123,58 @@ describe('the data folder', () => {
     const again = await start(folder)
     expect(await again.stop('SIGTERM')).toBe(0)
   })
+  it('ends with a sentence when its port is taken, and gives the folder back', async () => {
+    const folder = await preparedFolder()
+    folders.push(folder)
+    const taken = createServer().listen(0, '127.0.0.1')
+    await new Promise(resolve => taken.once('listening', resolve))
+    const { port } = taken.address() as { port: number }
+    await expect(start(folder, { PORT: String(port), NITRO_PORT: String(port) })).rejects.toThrow(
+      new RegExp(`port ${port} is in use by another program`),
+    )
+    taken.close()
+    const again = await start(folder)
+    await again.stop()
+  })
+  it('sends every page and file with its policy, and no script that is not known', async () => {
+    const folder = await preparedFolder()
+    folders.push(folder)
+    const server = await start(folder)
+    for (const path of ['/', '/mark.svg', '/api/health', '/no-such-file.js']) {
+      const { headers } = await fetch(`${server.url}${path}`)
+      expect(headers.get('x-content-type-options'), path).toBe('nosniff')
+      const policy = headers.get('content-security-policy')!
+      expect(policy, path).toMatch(/default-src 'self'.*frame-ancestors 'none'/)
+      expect(policy, path).not.toMatch(/script-src[^;]*'unsafe-inline'/)
+    }
+    const { headers } = await fetch(`${server.url}/`)
+    expect(headers.get('content-security-policy')).toMatch(/script-src 'self' 'wasm-unsafe-eval' 'sha256-/)
+    await server.stop()
+  })
   it('is served on other interfaces only with a join code', async () => {
     const folder = await preparedFolder()
     folders.push(folder)
     await expect(start(folder, { NITRO_HOST: '0.0.0.0' })).rejects.toThrow(/set INTERLUMEN_JOIN_CODE/)
-    const server = await launch(folder, { NITRO_HOST: '0.0.0.0', INTERLUMEN_JOIN_CODE: 'booth-7' })
+    await expect(start(folder, { NITRO_HOST: '0.0.0.0', INTERLUMEN_JOIN_CODE: 'booth-7' })).rejects.toThrow(
+      /has 7 characters; it needs at least 8/,
+    )
+    const server = await launch(folder, { NITRO_HOST: '0.0.0.0', INTERLUMEN_JOIN_CODE: 'booth-code-7' })
     const status = async (path: string, headers: Record<string, string> = {}) =>
       (await fetch(`${server.url}${path}`, { headers, redirect: 'manual' })).status
     for (let i = 0; i < 400 && (await status('/').catch(() => 0)) === 0; i++)
       await new Promise(resolve => setTimeout(resolve, 50))
     expect(await status('/api/shows')).toBe(403)
     expect(await status('/?join=wrong-7')).toBe(403)
-    const joined = await fetch(`${server.url}/?join=booth-7`, { redirect: 'manual' })
+    const joined = await fetch(`${server.url}/?join=booth-code-7`, { redirect: 'manual' })
     const cookie = joined.headers.get('set-cookie')!
     expect(joined.status).toBe(302)
     expect(cookie).toMatch(/HttpOnly.*SameSite=Strict/)
+    expect(cookie).not.toContain('booth-code-7')
     expect(await status('/api/shows', { cookie: cookie.split(';')[0]! })).toBe(200)
-    expect(await status('/api/shows', { cookie: 'interlumen-join=wrong-7' })).toBe(403)
+    // Files of the page are behind the same door.
+    expect(await status('/mark.svg')).toBe(403)
+    expect(await status('/mark.svg', { cookie: cookie.split(';')[0]! })).toBe(200)
+    expect(await status('/api/shows', { cookie: 'interlumen-join=booth-code-7' })).toBe(403)
     await server.stop()
   })
 })

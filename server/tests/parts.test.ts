@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { FolderInUse, lockFolder } from '../store/lock'
+import { Gate } from '../utils/gate'
+import { policyFor, scriptHashes } from '../utils/policy'
 import { hostName, isLoopback, mayServe, mayWrite } from '../utils/host'
 
 describe('host names', () => {
@@ -89,5 +91,39 @@ describe('the lock of a folder', () => {
     const path = folder()
     writeFileSync(lockOf(path), JSON.stringify(elsewhere))
     ;(await lockFolder(path, undefined, 300))()
+  })
+})
+
+describe('the gate', () => {
+  it('gives a pass that does not tell the code, and another after each start', () => {
+    const [gate, later] = [new Gate('kiln-night-7'), new Gate('kiln-night-7')]
+    expect(gate.try('kiln-night-7', 'a', 0)).toEqual({ ok: true, wait: 0 })
+    expect(gate.knows(gate.pass)).toBe(true)
+    expect(gate.pass).not.toContain('kiln-night-7')
+    expect(gate.knows(later.pass)).toBe(false)
+    expect(gate.knows('kiln-night-7')).toBe(false)
+    expect(gate.knows(undefined)).toBe(false)
+  })
+  it('slows down who guesses, the right code too, and nobody else', () => {
+    const gate = new Gate('kiln-night-7')
+    for (let n = 0; n < 4; n++) expect(gate.try(`guess-${n}`, 'a', 0)).toEqual({ ok: false, wait: 0 })
+    // The fifth waits 2 s, each further one twice as long.
+    expect(gate.try('guess', 'a', 0)).toEqual({ ok: false, wait: 2000 })
+    expect(gate.try('kiln-night-7', 'a', 1999)).toEqual({ ok: false, wait: 1 })
+    expect(gate.try('kiln-night-7', 'b', 1999)).toEqual({ ok: true, wait: 0 })
+    expect(gate.try('guess', 'a', 2000)).toEqual({ ok: false, wait: 4000 })
+    expect(gate.try('kiln-night-7', 'a', 6000)).toEqual({ ok: true, wait: 0 })
+    expect(gate.try('guess', 'a', 6000)).toEqual({ ok: false, wait: 0 })
+  })
+})
+
+describe('the policy of a page', () => {
+  it('names the scripts that stand in it by the hash of their text, and allows no other', () => {
+    // printf 'alert(1)' | openssl dgst -sha256 -binary | base64
+    const html =
+      '<script>alert(1)</script><script src="/a.js"></script><script type="application/json">{"a":1}</script>'
+    expect(scriptHashes(html)).toEqual(['sha256-bhHHL3z2vDgxUt0W3dWQOrprscmda2Y5pLsLg4GF+pI='])
+    expect(policyFor(scriptHashes(html))).toMatch(/script-src 'self' 'wasm-unsafe-eval' 'sha256-bhHHL3/)
+    expect(policyFor([])).not.toMatch(/script-src[^;]*unsafe-inline/)
   })
 })

@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { ValidationError, type AnyObjectSchema, type InferType } from 'yup'
-import { MAX_FILE_BYTES } from '#core/document'
+import { MAX_FILE_BYTES, nestedBeyond } from '#core/document'
 import { fail, refused } from './refusal'
 
 /** Largest body of a write that is no file: a transaction with its edits. */
@@ -26,6 +26,7 @@ export const readFileText = (event: H3Event): Promise<string> => readText(event,
 /** Reads a JSON body and checks its envelope; unknown keys are refused. */
 export async function readEnvelope<T extends AnyObjectSchema>(event: H3Event, schema: T): Promise<InferType<T>> {
   const text = await readText(event)
+  if (nestedBeyond(text)) throw refused({ path: '/', found: 'a body nested too deeply', allowed: 'at most 32 levels' })
   let json: unknown
   try {
     json = JSON.parse(text)

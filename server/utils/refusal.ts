@@ -12,6 +12,12 @@ export function fail(statusCode: number, message: string, data: Record<string, u
 }
 
 /** Input that was refused: where, what was found, what is allowed. */
-export function refused(problem: Problem): H3Error {
-  return fail(422, problemText(problem), { ...problem })
+export function refused({ path, found, allowed }: Problem): H3Error {
+  const told = { path: shortened(path), found: shortened(found), allowed }
+  return fail(422, problemText(told), told)
 }
+
+/** Of what somebody sent at most so much comes back. */
+const MOST_ECHOED = 200
+const shortened = (text: string): string =>
+  text.length > MOST_ECHOED ? `${text.slice(0, MOST_ECHOED - 1)}\u2026` : text

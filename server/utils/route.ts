@@ -11,10 +11,17 @@ export function idParam(event: H3Event, name: string): string {
 export const noShow = () => fail(404, 'There is no such show.')
 export const noPlan = () => fail(404, 'There is no such plan.')
 
+/** As far as the database counts. */
+export const MOST_REVISION = 2 ** 31 - 1
+
 /** The revision that a request asks to go on from. */
 export function afterQuery(event: H3Event): number {
   const { after = 0 } = getQuery(event)
   const revision = Number(after)
-  if (Number.isInteger(revision) && revision >= 0) return revision
-  throw refused({ path: '/after', found: String(after), allowed: 'a revision: a whole number from 0' })
+  if (Number.isInteger(revision) && revision >= 0 && revision <= MOST_REVISION) return revision
+  throw refused({
+    path: '/after',
+    found: String(after),
+    allowed: `a revision: a whole number from 0 to ${MOST_REVISION}`,
+  })
 }

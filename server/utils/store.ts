@@ -1,17 +1,21 @@
 import type { Store } from '../store/port'
 import { openStore } from '../store/pglite/open'
+import { needRoom } from '../store/safe/log'
 import { fail } from './refusal'
 
 let opening: Promise<Store> | undefined
 
 export const dataFolder = (): string => process.env.INTERLUMEN_DATA || '.data'
 
+/** Megabytes of the disk that are kept free. */
+const spareMb = (): number => Number(process.env.INTERLUMEN_SPARE_MB) || 64
+
 /** Begins to open the data folder; the page is served meanwhile. `engine` names this build of the program. */
 export function startStore(engine: string): Promise<Store> {
   opening ??= openStore(dataFolder(), {
     engine,
     sync: process.env.INTERLUMEN_SYNC !== 'off',
-    ...(process.env.INTERLUMEN_SPARE_MB ? { spareMb: Number(process.env.INTERLUMEN_SPARE_MB) } : {}),
+    spareMb: spareMb(),
   })
   return opening
 }
@@ -25,4 +29,14 @@ export async function stopStore(): Promise<void> {
   const open = await opening?.catch(() => undefined)
   opening = undefined
   await open?.close()
+}
+
+/** Whether there is room to write: a server that is full answers, and reads. */
+export function isWritable(): boolean {
+  try {
+    needRoom(dataFolder(), spareMb())
+    return true
+  } catch {
+    return false
+  }
 }

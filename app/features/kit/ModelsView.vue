@@ -154,7 +154,7 @@ function save(kind: 'json' | 'csv'): void {
   const body =
     kind === 'json'
       ? `${JSON.stringify(model.value, null, 2)}\n`
-      : Papa.unparse(portRows(model.value), { columns: [...PORT_COLUMNS], newline: '\n' })
+      : Papa.unparse(portRows(model.value), { columns: [...PORT_COLUMNS], newline: '\n', escapeFormulae: true })
   const link = document.createElement('a')
   link.href = URL.createObjectURL(new Blob([body], { type: kind === 'json' ? 'application/json' : 'text/csv' }))
   link.download = `${slug(model.value.title)}.${kind}`

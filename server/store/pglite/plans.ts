@@ -190,6 +190,8 @@ export async function write(
       revision: (await readPlan(tx, show, plan))!.revision,
       newer: await readJournal(tx, show, plan, base),
     })
+    // Whoever is ahead of what is kept here made it on a state that is gone.
+    if (base > state.revision) return { outcome: 'ahead' }
     if (base !== state.revision) return behind()
     const made = applied(state.plan, base, fresh)
     if ('path' in made) return { outcome: 'refused', problem: made }

@@ -32,13 +32,25 @@ async function summaries(
     : []
   const byShow = new Map<string, PlanSummary[]>()
   for (const row of rows) {
-    const current = row.checkedBy === engine ? row : await summarised(db, engine, row)
-    if (!current) continue
-    const list = byShow.get(row.show) ?? []
-    byShow.set(row.show, [...list, summaryOf(current)])
+    const summary = await summaryFor(db, engine, row)
+    if (summary) byShow.set(row.show, [...(byShow.get(row.show) ?? []), summary])
   }
   for (const list of byShow.values()) list.sort((a, b) => Number(b.id === MAIN) - Number(a.id === MAIN))
   return byShow
+}
+
+const NOTHING: Verdict = { arrive: 0, wanted: 0, H: 0, D: 0, R: 0, Q: 0, N: 0 }
+
+/** One plan that cannot be read is told as that, and takes no other with it. */
+async function summaryFor(db: Database, engine: string, row: SummaryRow): Promise<PlanSummary | undefined> {
+  try {
+    const current = row.checkedBy === engine ? row : await summarised(db, engine, row)
+    return current && summaryOf(current)
+  } catch (error) {
+    console.error(`interlumen: plan ${row.id} of ${row.show} cannot be read: ${(error as Error).message.slice(0, 200)}`)
+    const { id, title, revision } = row
+    return { id, title: title || id, revision, basedOn: null, verdict: NOTHING, damaged: true }
+  }
 }
 
 type SummaryRow = { [K in keyof typeof SUMMARY]: (typeof SUMMARY)[K]['_']['data'] | null } & {

@@ -1,5 +1,6 @@
 export default defineEventHandler(async event => {
-  const found = await (await useStore()).journalAfter(idParam(event, 'show'), idParam(event, 'plan'), afterQuery(event))
+  const store = await useStore()
+  const found = await store.journalAfter(idParam(event, 'show'), idParam(event, 'plan'), afterQuery(event))
   if (!found) throw noPlan()
-  return found
+  return { ...found, epoch: store.epoch }
 })

@@ -1,11 +1,13 @@
-import { array, mixed, number, object } from 'yup'
+import { array, mixed, number, object, string } from 'yup'
 import { type Transaction, checkTransaction } from '#core/document'
 
 const envelope = object({
   base: number()
     .integer('a whole number')
     .min(0, 'a revision from 0')
+    .max(MOST_REVISION, `a revision up to ${MOST_REVISION}`)
     .required('the revision that the transactions were made on'),
+  epoch: string().max(64, 'the epoch that the plan was opened under'),
   transactions: array(mixed())
     .min(1, 'at least one transaction')
     .max(500, 'at most 500 transactions')
@@ -13,7 +15,7 @@ const envelope = object({
 })
 
 export default defineEventHandler(async event => {
-  const { base, transactions } = await readEnvelope(event, envelope)
+  const { base, transactions, epoch } = await readEnvelope(event, envelope)
   // Who writes is what this browser told the server, whatever stands in the transaction.
   const who = nameOf(event)
   const checked = transactions.map((transaction, i): Transaction => {
@@ -23,7 +25,10 @@ export default defineEventHandler(async event => {
     return who === undefined ? told : { ...told, who }
   })
   const [show, plan] = [idParam(event, 'show'), idParam(event, 'plan')]
-  const written = await (await useStore()).write(show, plan, base, checked)
+  const store = await useStore()
+  const restored = () => fail(409, 'An older state was put in the place of this one.', { code: 'restored' })
+  if (epoch !== undefined && epoch !== store.epoch) throw restored()
+  const written = await store.write(show, plan, base, checked)
   if (written.outcome === 'written' && written.fresh.length) announce(show, plan, written.fresh)
   switch (written.outcome) {
     case 'written':
@@ -34,6 +39,8 @@ export default defineEventHandler(async event => {
         revision: written.revision,
         newer: written.newer,
       })
+    case 'ahead':
+      throw restored()
     case 'refused':
       throw refused(written.problem)
     case 'missing':
