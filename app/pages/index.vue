@@ -223,6 +223,10 @@ const changed = (show: ShowSummary) =>
           </li>
         </ul>
       </template>
+      <p v-if="shows?.length || binned.length" class="small quiet copy">
+        <a class="btn small plain" href="/api/copy" download>Save a copy of everything</a>
+        shows, the bin and every change, in one file; the server can begin a new folder with it.
+      </p>
     </section>
     <LazyPromptDialog
       v-if="dialog === 'new'"
@@ -278,6 +282,9 @@ h2 {
   font: 650 15px/1.2 var(--words);
   margin: 48px 0 8px;
   color: var(--quiet);
+}
+.copy {
+  margin: 24px 0 0;
 }
 ul {
   list-style: none;

@@ -1,6 +1,6 @@
 import type { Brief } from './brief'
 import { sameValue } from './canonical'
-import { isCollection, type Collection, type Entry } from './collections'
+import { COLLECTIONS, DEFINITIONS, isCollection, type Collection, type Entry } from './collections'
 import type { Link, LinkEnd } from './collections/links'
 import type { Plan } from './plan'
 
@@ -104,19 +104,23 @@ export function checkTransaction(value: unknown): Outcome<Transaction> {
  */
 export function applyEdits(plan: Plan, edits: readonly Edit[]): Outcome<Applied> {
   let next = plan
-  const inverse: Edit[] = []
+  const back: (readonly Edit[])[] = []
+  const fresh: Fresh = new WeakSet()
   const touched = new Map<string, [collection: Collection, id: string]>()
   let header = false
   for (const [i, edit] of edits.entries()) {
-    const step = applyOne(next, edit, `/edits/${i}`)
+    const step = applyOne(next, edit, `/edits/${i}`, fresh)
     if (!step.ok) return step
     next = step.value.plan
-    inverse.unshift(...step.value.inverse)
+    back.push(step.value.inverse)
     const at =
       edit.do === 'set' ? edit.at : [edit.do === 'add' || edit.do === 'remove' ? edit.collection : 'links', edit.id]
     if (isCollection(at[0])) touched.set(`${at[0]}/${at[1]}`, [at[0], at[1]!])
     else header = true
   }
+  const inverse = back.toReversed().flat()
+  const overfull = beyondMost(plan, next, edits)
+  if (overfull) return overfull
   for (const [collection, id] of touched.values()) {
     const value = own<unknown>(next[collection], id)
     if (value === undefined) continue
@@ -131,6 +135,24 @@ export function applyEdits(plan: Plan, edits: readonly Edit[]): Outcome<Applied>
   }
   const kept = keepUsedRows(plan, next, inverse)
   return checkReferences(kept.plan, '') ?? accept(kept)
+}
+
+/** Collections that were copied by the edits at hand, and may be added to where they are. */
+type Fresh = WeakSet<object>
+
+/** A collection grows by edits no further than a file may hold it. */
+function beyondMost(before: Plan, after: Plan, edits: readonly Edit[]) {
+  for (const collection of COLLECTIONS) {
+    if (before[collection] === after[collection]) continue
+    const { most } = DEFINITIONS[collection]
+    const count = Object.keys(after[collection]).length
+    if (count <= most || count <= Object.keys(before[collection]).length) continue
+    const last = edits.findLastIndex(edit =>
+      edit.do === 'add' ? edit.collection === collection : edit.do === 'connect' && collection === 'links',
+    )
+    return refuse(`/edits/${last}`, `${count} ${collection}`, `at most ${most} ${collection} in a plan`)
+  }
+  return undefined
 }
 
 const isShelf = (collection: Collection): collection is 'models' | 'leads' =>
@@ -168,14 +190,22 @@ function usedRows({ devices, links, kit }: Plan, collection: 'models' | 'leads')
   )
 }
 
-function applyOne(plan: Plan, edit: Edit, path: string): Outcome<Applied> {
+function applyOne(plan: Plan, edit: Edit, path: string, fresh: Fresh): Outcome<Applied> {
   switch (edit.do) {
     case 'add':
-      return addEntry(plan, edit.collection, edit.id, edit.value, path, {
-        do: 'remove',
-        collection: edit.collection,
-        id: edit.id,
-      })
+      return addEntry(
+        plan,
+        edit.collection,
+        edit.id,
+        edit.value,
+        path,
+        {
+          do: 'remove',
+          collection: edit.collection,
+          id: edit.id,
+        },
+        fresh,
+      )
     case 'remove':
       return removeEntry(
         plan,
@@ -191,7 +221,7 @@ function applyOne(plan: Plan, edit: Edit, path: string): Outcome<Applied> {
           }) as Edit,
       )
     case 'connect':
-      return addEntry(plan, 'links', edit.id, edit.link, path, { do: 'disconnect', id: edit.id })
+      return addEntry(plan, 'links', edit.id, edit.link, path, { do: 'disconnect', id: edit.id }, fresh)
     case 'disconnect':
       return removeEntry(plan, 'links', edit.id, path, link => ({ do: 'connect', id: edit.id, link: link as Link }))
     case 'move':
@@ -208,13 +238,22 @@ function addEntry(
   value: object,
   path: string,
   inverse: Edit,
+  fresh: Fresh,
 ): Outcome<Applied> {
   const there = own<unknown>(plan[collection], id)
   // Two people may take the same row of the catalogue at once: the second brings nothing new.
   if (there !== undefined && isShelf(collection) && sameValue(there, value)) return accept({ plan, inverse: [] })
   if (there !== undefined)
     return refuse(`${path}/id`, `${show(id)}, which ${collection} has already`, 'an id that is not in use')
-  return accept({ plan: { ...plan, [collection]: { ...plan[collection], [id]: value } }, inverse: [inverse] })
+  const now = plan[collection] as Record<string, object>
+  // Thousands of entries at once are not copied thousands of times.
+  if (fresh.has(now)) {
+    now[id] = value
+    return accept({ plan, inverse: [inverse] })
+  }
+  const grown = { ...now, [id]: value }
+  fresh.add(grown)
+  return accept({ plan: { ...plan, [collection]: grown }, inverse: [inverse] })
 }
 
 function removeEntry(

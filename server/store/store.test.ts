@@ -2,7 +2,7 @@ import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, wri
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, afterEach, describe, expect, it, vi } from 'vitest'
-import { type Transaction, canonicalText, openFile } from '#core/document'
+import { DEFINITIONS, type Transaction, canonicalText, openFile } from '#core/document'
 import { openStore, restoreCopy } from './pglite/open'
 import type { Store } from './port'
 import { BadCopy } from './safe/dump'
@@ -150,6 +150,36 @@ describe('the data folder', () => {
     await expect(restoreCopy(folder, lines.join('\n'))).rejects.toThrow(/not empty/)
     await expect(restoreCopy(join(fresh(), 'new'), lines.join('\n').slice(0, -20))).rejects.toThrow(BadCopy)
     await expect(restoreCopy(join(fresh(), 'new'), '{"format":3}')).rejects.toThrow(/no copy/)
+  }, 60_000)
+})
+
+describe('an export', () => {
+  it('can be imported whatever was written, and gives the same file again', async () => {
+    const { store, show } = await written()
+    const [, version] = (await store.listPlans(show))!
+    const begun = await store.beginPlan(show, { title: 'On B', from: version!.id, base: 0, edits: [] })
+    expect(begun.outcome).toBe('begun')
+    // What it is based on goes.
+    await store.removePlan(show, version!.id)
+    // Edits fill a collection as far as a file may hold it, and no further.
+    const circuit = (n: number) =>
+      ({ do: 'add', collection: 'circuits', id: `c-${n}`, value: { title: `C ${n}`, order: n, amps: 16 } }) as const
+    const { most } = DEFINITIONS.circuits
+    const full = {
+      client: 'tests',
+      seq: 100,
+      title: 'Circuits',
+      edits: Array.from({ length: most }, (_, n) => circuit(n)),
+    }
+    expect((await store.write(show, 'main', 10, [full])).outcome).toBe('written')
+    const more = await store.write(show, 'main', 11, [{ ...full, seq: 101, edits: [circuit(most)] }])
+    expect(more).toMatchObject({ outcome: 'refused', problem: { allowed: `at most ${most} circuits in a plan` } })
+    const first = canonicalText((await store.exportShow(show))!)
+    const opened = openFile(first)
+    if (!opened.ok) throw new Error(opened.problem.path)
+    const again = (await store.createShow(opened.value))!
+    expect(canonicalText((await store.exportShow(again))!)).toBe(first)
+    await store.close()
   }, 60_000)
 })
 

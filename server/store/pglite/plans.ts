@@ -98,8 +98,13 @@ export async function journalAfter(
   revision: number,
 ): Promise<JournalAnswer | undefined> {
   return db.transaction(async tx => {
-    const state = await readPlan(tx, show, plan)
-    return state && { revision: state.revision, entries: await readJournal(tx, show, plan, revision) }
+    // Of the plan the revision alone: where its document is damaged, its journal can still be read.
+    const [row] = await tx
+      .select({ revision: plans.revision })
+      .from(plans)
+      .innerJoin(shows, eq(shows.id, plans.show))
+      .where(and(here(show, plan), isNull(shows.deletedAt)))
+    return row && { revision: row.revision, entries: await readJournal(tx, show, plan, revision) }
   })
 }
 

@@ -143,11 +143,18 @@ export async function exportShow(db: Database, id: string): Promise<ShowFile | u
   const [row] = await db.select().from(shows).where(eq(shows.id, id))
   if (!row) return undefined
   const planRows = await db.select().from(plans).where(eq(plans.show, id))
+  const ids = new Set(planRows.map(plan => plan.id))
   return {
     format: FORMAT_VERSION,
     show: { title: row.title },
-    plans: Object.fromEntries(planRows.map(plan => [plan.id, stored(plan.document)])),
+    plans: Object.fromEntries(planRows.map(plan => [plan.id, standing(stored(plan.document), ids)])),
   }
+}
+
+/** A plan whose base was taken away is based on nothing. */
+function standing(plan: Plan, ids: ReadonlySet<string>): Plan {
+  const { basedOn, ...rest } = plan
+  return basedOn && ids.has(basedOn.plan) ? plan : rest
 }
 
 const ID = { id: shows.id }
