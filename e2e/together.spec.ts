@@ -83,3 +83,51 @@ test('one takes out what the other changes: it asks, and keeping theirs leaves i
   await saved(page)
   await other.context().close()
 })
+
+test('nine tabs of one browser: all open, all hear a change, and the first still saves when the others are gone', async ({
+  page,
+  context,
+}) => {
+  const base = await openCopy(page, 'Kiln Night')
+  const others = await Promise.all(
+    Array.from({ length: 8 }, async () => {
+      const tab = await context.newPage()
+      await tab.goto(`${base}/runs`)
+      return tab
+    }),
+  )
+  for (const tab of others) await expect(verdict(tab)).toBeVisible()
+  await rename(page, /^Overhead phone/, 'Top shot')
+  await saved(page)
+  for (const tab of others) await expect(tab.getByRole('button', { name: /^Top shot/ }).first()).toBeVisible()
+  // Whichever tab began the stream: it goes on without it.
+  for (const tab of others.slice(0, 7)) await tab.close()
+  await rename(others[7]!, /^Top shot/, 'From above')
+  await expect(page.getByRole('button', { name: /^From above/ }).first()).toBeVisible()
+  await saved(others[7]!)
+  await others[7]!.close()
+})
+
+test('a change that the server refuses is set aside, told, and taken up again', async ({ page }) => {
+  await openCopy(page, 'Kiln Night')
+  await page.route('**/transactions', route =>
+    route.fulfill({
+      status: 422,
+      contentType: 'application/json',
+      body: JSON.stringify({ error: { code: 'refused', message: 'not today' } }),
+    }),
+  )
+  await rename(page, /^Overhead phone/, 'Top shot')
+  const bar = page.getByRole('alert').filter({ hasText: 'not saved' })
+  await expect(bar).toContainText('not today')
+  await expect(page.getByRole('button', { name: /^Overhead phone/ }).first()).toBeVisible()
+  const download = page.waitForEvent('download')
+  await bar.getByRole('button', { name: 'Keep as a file' }).click()
+  expect((await download).suggestedFilename()).toMatch(/-changes\.json$/)
+  await page.unroute('**/transactions')
+  await page.reload()
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('button', { name: /^Top shot/ }).first()).toBeVisible()
+  await saved(page)
+  await expect(bar).toBeHidden()
+})
