@@ -1,5 +1,6 @@
-import { cp } from 'node:fs/promises'
+import { cp, writeFile } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
+import { licenceTexts } from './scripts/licences'
 
 const inRoot = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
@@ -92,6 +93,7 @@ export default defineNuxtConfig({
     hooks: {
       // Migrations are read at start; the server's bundle does not carry them by itself.
       compiled: async nitro => {
+        await writeFile(`${nitro.options.output.publicDir}/licences.txt`, licenceTexts(inRoot('.')))
         await cp(inRoot('./server/store/pglite/migrations'), `${nitro.options.output.serverDir}/migrations`, {
           recursive: true,
         })

@@ -226,6 +226,7 @@ const changed = (show: ShowSummary) =>
       <p v-if="shows?.length || binned.length" class="small quiet copy">
         <a class="btn small plain" href="/api/copy" download>Save a copy of everything</a>
         shows, the bin and every change, in one file; the server can begin a new folder with it.
+        <a class="btn small plain" href="/licences.txt">Licences</a>
       </p>
     </section>
     <LazyPromptDialog

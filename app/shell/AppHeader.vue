@@ -41,7 +41,9 @@ const steps = STEPS.map((step, i) => ({ ...step, figure: i + 1 })).filter(({ id 
         >{{ title }}</NuxtLink
       >
     </nav>
-    <span class="small quiet saving" role="status">{{ SAVING[store.saving] }}</span>
+    <span class="small quiet saving" role="status">{{
+      store.saving === 'saved' && store.aside.length ? `${store.aside.length} not saved` : SAVING[store.saving]
+    }}</span>
     <button class="btn plain small" type="button" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
     <button class="btn plain small" type="button" :disabled="!store.canRedo" @click="store.redo()">Redo</button>
     <button

@@ -12,6 +12,9 @@ export default defineNitroPlugin(nitro => {
     .then(async store => {
       await store.emptyBin(new Date())
       if (process.env.INTERLUMEN_DEMO === '1') await plantDemo(store)
+      // In the background: nobody waits for it, and what differs is told.
+      for (const { show, plan, what } of await store.verify())
+        console.error(`interlumen: plan ${plan} of ${show} is not what its journal leads to: ${what}`)
     })
     .catch((error: unknown) => {
       console.error(

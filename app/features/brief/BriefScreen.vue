@@ -115,6 +115,11 @@ const people = [
   { title: 'unmanned', value: '' },
   { title: 'manned', value: 'yes' },
 ]
+/** Of recordings and streams it is asked whether they should be heard; a screen without a word of it shows a picture. */
+function isAsked(sink: string): boolean {
+  const { kind, ports } = plan.value.models[plan.value.devices[sink]!.model]!
+  return kind !== 'screen' && kind !== 'projector' && Object.values(ports).some(port => port.sound)
+}
 /** The one answer takes the place of the other, in one change. */
 async function hear(id: string, want: Want, answer: string): Promise<void> {
   const edits = (['sound', 'silent'] as const)
@@ -359,7 +364,7 @@ function added(): void {
                   :label="`Sound of ${plan.devices[one.sink]!.name}`"
                   :value="one.sound ? 'with sound' : one.silent ? 'silent' : undefined"
                   :raw="one.sound ? 'sound' : one.silent ? 'silent' : ''"
-                  blank="sound not said"
+                  :blank="isAsked(one.sink) ? 'sound not said' : 'picture alone'"
                   :options="heard"
                   @done="value => hear(id, one, value)"
                 />.</span
