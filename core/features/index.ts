@@ -10,6 +10,7 @@ import { continuity } from './continuity/feature'
 import { control } from './control/feature'
 import { crew } from './crew/feature'
 import { inputs } from './inputs/feature'
+import { keys } from './keys/feature'
 import { kit } from './kit/feature'
 import { order } from './order/feature'
 import { outputs } from './outputs/feature'
@@ -28,6 +29,7 @@ export const FEATURES = [
   outputs,
   inputs,
   sound,
+  keys,
   control,
   kit,
   continuity,

@@ -1,0 +1,49 @@
+import { type Faulty } from '../../../../testing/cases'
+import { fmt, plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'a key through a frame delay',
+    gives: ['K02'],
+    // Two frames of 20 ms.
+    plan: plan({
+      devices: {
+        gfx: 'player-fill-key 1080p50',
+        late: 'delay-sdi',
+        main: 'switcher-12-sdi 1080p50',
+        scr: 'screen-sdi',
+      },
+      links: {
+        f: 'gfx.fill > main.in-1 coax-rg6 3',
+        k: 'gfx.key > late.in coax-rg6 3',
+        l: 'late.out > main.in-2 coax-rg6 1',
+        s: 'main.out-1 > scr.in coax-rg6 5',
+      },
+      wants: { scr: 'program' },
+    }),
+    offers: ['In place of late: 5 m RG-6 size coax'],
+    says: ['The key of gfx comes 40\u00A0ms after its fill'],
+  },
+  {
+    name: 'fill and key in two formats, at a switcher that scales',
+    gives: ['K02'],
+    plan: plan({
+      devices: {
+        gfx: {
+          model: 'player-fill-key',
+          ports: { fill: { format: fmt('1080p50') }, key: { format: fmt('1080i50') } },
+        },
+        main: 'switcher-6-combo 1080p50',
+        proj: 'projector',
+      },
+      links: {
+        f: 'gfx.fill > main.in-1 coax-rg6 3',
+        k: 'gfx.key > main.in-2 coax-rg6 3',
+        s: 'main.out-2 > proj.in hdmi-passive 5',
+      },
+      wants: { proj: 'program' },
+    }),
+    offers: ['Set the key of gfx as its fill'],
+    says: ['1080p50', '1080i50'],
+  },
+]
