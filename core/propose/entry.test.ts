@@ -26,6 +26,17 @@ const made = (line: string, on: Plan = two) => {
 
 describe('a line that adds devices', () => {
   it.each([
+    ['slides: office laptop to main 4', 'Slides', 'laptop-office', undefined],
+    ['2x Referees, court two: studio camera to main 6-7', 'Referees, court two', 'camera-studio-sdi', undefined],
+    ['grandma\u2019s laptop 12 m to main 4', 'Grandma\u2019s laptop', 'laptop', 12],
+    ['laptop 30 ft to main 4', 'Laptop', 'laptop', 9.144],
+  ])('%s: is called %s', (line, name, model, routeM) => {
+    const found = read(line)
+    if (!found.ok) throw new Error(found.problem.what)
+    expect(found.value.additions[0]).toMatchObject({ model, name })
+    expect(found.value.additions[0]!.routeM).toBe(routeM)
+  })
+  it.each([
     ['2x studio cam SDI 1080p50 45m to main 6-7', 2, 'camera-studio-sdi', ['Main/in-6', 'Main/in-7'], '1080p50', 45],
     ['studio camera to main 8', 1, 'camera-studio-sdi', ['Main/in-8'], '1080p50', undefined],
     [

@@ -90,15 +90,14 @@ class Reader {
     private readonly plan: Plan,
     private readonly line: string,
   ) {
-    this.words = [...line.matchAll(/\S+/g)].map(({ 0: text, index }) => ({
-      text,
-      from: index,
-      to: index + text.length,
-    }))
+    this.words = withUnits(
+      [...line.matchAll(/\S+/g)].map(({ 0: text, index }) => ({ text, from: index, to: index + text.length })),
+    )
   }
 
   read(): Entry {
     const count = this.count()
+    this.ownName()
     const { id, model } = this.model()
     while (this.i < this.words.length) this.word(this.words[this.i]!, model, count)
     if ((model.role === 'switcher' || model.role === 'way' || model.role === 'control') && this.told.ends)
@@ -123,9 +122,23 @@ class Reader {
     while (this.words[this.i] && !isStructured(this.words[this.i]!.text)) named.push(this.words[this.i++]!)
     if (named.length === 0)
       this.wrong(this.words[this.i], 'What is it? Words of its title in the catalogue, such as "studio camera".')
-    const found = findModel(this.plan, named)
+    // What stands before it and is no word of the catalogue says whose or which it is: "office laptop".
+    const first = named.findIndex(word => isKnown(this.plan, word))
+    if (first > 0) this.told.name ??= capital(this.line.slice(named[0]!.from, named.at(-1)!.to))
+    const found = findModel(this.plan, named.slice(Math.max(0, first)))
     if ('problem' in found) throw new NotUnderstood(found.problem)
     return found
+  }
+
+  /** A name of one's own stands before a colon: "slides: office laptop". */
+  private ownName(): void {
+    const until = this.words.findIndex(({ text }, at) => at >= this.i && text.endsWith(':'))
+    if (until < 0) return
+    const name = this.line.slice(this.words[this.i]!.from, this.words[until]!.to - 1).trim()
+    if (name.length === 0 || name.length > 100)
+      this.wrong(this.words[this.i], 'A name of 1 to 100 characters before the colon.')
+    this.told.name = capital(name)
+    this.i = until + 1
   }
 
   private word(word: Word, model: Model, count: number): void {
@@ -243,6 +256,24 @@ export function entryEdits(plan: Plan, { additions }: Entry, random: () => numbe
   }
   return edits
 }
+
+const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1)
+
+/** A figure and its unit are one word, also with a space between them. */
+function withUnits(words: readonly Word[]): Word[] {
+  const joined: Word[] = []
+  for (const word of words) {
+    const before = joined.at(-1)
+    if (before && /^\d+(?:[.,]\d+)?$/.test(before.text) && /^(m|ft)$/i.test(word.text))
+      joined[joined.length - 1] = { text: `${before.text}${word.text}`, from: before.from, to: word.to }
+    else joined.push(word)
+  }
+  return joined
+}
+
+/** Whether a word stands in the title or kind of any model. */
+const isKnown = (plan: Plan, { text }: Word): boolean =>
+  allModels(plan).some(([, { title, kind }]) => begins(`${title} ${kind ?? ''}`, text.toLowerCase().replace(/,$/, '')))
 
 function isStructured(text: string): boolean {
   const low = text.toLowerCase()
