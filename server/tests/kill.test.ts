@@ -35,6 +35,7 @@ class Writer {
         ],
       }
       try {
+        const sent = performance.now()
         const { status, body } = await ask(`${url}/api/shows/${show}/plans/main/transactions`, 'POST', {
           base: this.base,
           transactions: [this.unanswered],
@@ -43,8 +44,9 @@ class Writer {
           this.acknowledged.set(this.unanswered.seq, body.accepted[0].revision)
           this.base = body.revision
           this.unanswered = undefined
-          // Leaves the other client a turn.
-          await new Promise(resolve => setTimeout(resolve, Math.random() * 20))
+          // Leaves the other client a turn, however slow the machine is.
+          const took = performance.now() - sent
+          await new Promise(resolve => setTimeout(resolve, Math.random() * (20 + 3 * took)))
         } else if (status === 409) this.base = body.error.revision
         else throw new Error(`${status} ${JSON.stringify(body)}`)
       } catch (error) {

@@ -202,8 +202,10 @@ class Kept {
   }
 
   /** One after the other, in the order in which they are asked for. */
-  change<T>(operation: () => Operation | Promise<Operation>): Promise<T> {
+  change<T>(operation: () => Operation | Promise<Operation>, before?: () => Promise<T | undefined>): Promise<T> {
     const next = this.queue.then(async () => {
+      const answer = await before?.()
+      if (answer !== undefined) return answer
       needRoom(this.root, this.settings.spareMb ?? 64)
       const record: Recorded = { ...(await operation()), n: this.n + 1 }
       await this.log.append(record).catch((error: NodeJS.ErrnoException) => {
@@ -253,7 +255,11 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
     removePlan: (show, plan) => kept.change(() => ({ op: 'removePlan', show, plan })),
     openPlan: (show, plan, client) => planRows.openPlan(db, show, plan, client),
     journalAfter: (show, plan, revision) => planRows.journalAfter(db, show, plan, revision),
-    write: (show, plan, base, transactions) => kept.change(() => ({ op: 'write', show, plan, base, transactions })),
+    write: (show, plan, base, transactions) =>
+      kept.change(
+        () => ({ op: 'write', show, plan, base, transactions }),
+        () => planRows.unwritten(db, show, plan, base, transactions),
+      ),
     copyLines: take => dumpLines(db, take),
     verify: () => verifyPlans(db),
     close: async () => {

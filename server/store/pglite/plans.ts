@@ -176,6 +176,29 @@ function applied(
   return { plan: next, entries }
 }
 
+/** The answer to a write that changes nothing, for whom nothing need be put in the log; undefined for all others. */
+export async function unwritten(
+  db: Database,
+  show: string,
+  plan: string,
+  base: number,
+  transactions: readonly Transaction[],
+): Promise<Written | undefined> {
+  return db.transaction(async (tx): Promise<Written | undefined> => {
+    const [row] = await tx
+      .select({ revision: plans.revision })
+      .from(plans)
+      .innerJoin(shows, eq(shows.id, plans.show))
+      .where(and(here(show, plan), isNull(shows.deletedAt)))
+    if (!row) return { outcome: 'missing' }
+    if (base > row.revision) return { outcome: 'ahead' }
+    if (base === row.revision) return undefined
+    const parted = await known(tx, show, plan, transactions)
+    if ('path' in parted || parted.fresh.length < transactions.length) return undefined
+    return { outcome: 'behind', revision: row.revision, newer: await readJournal(tx, show, plan, base) }
+  })
+}
+
 export async function write(
   db: Database,
   show: string,
