@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { type Device, type Plan, type PortSetting, openPlan } from '#core/document'
 import { CLEAN } from '../../../testing/clean'
 import { FAULTY } from '../../../testing/faulty'
+import { SOAK } from '../../../testing/soak'
 import { check } from '../index'
 import { paperText, settingList } from './papers'
 
@@ -56,12 +57,15 @@ function* flips(plan: Plan): Generator<[string, Plan]> {
   }
 }
 
+/** Of all plans every so many-th. */
+const EVERY = SOAK ? 1 : 16
+
 describe('the settings sheet', () => {
   it('shows every setting on which a finding rests', () => {
     let rests = 0
     const plans: [string, Plan][] = [
-      ...Object.entries(CLEAN).filter((_, i) => i % 3 === 0),
-      ...FAULTY.filter((_, i) => i % 3 === 0).map(({ name, plan }): [string, Plan] => [name, plan]),
+      ...Object.entries(CLEAN).filter((_, i) => i % EVERY === 0),
+      ...FAULTY.filter((_, i) => i % EVERY === 0).map(({ name, plan }): [string, Plan] => [name, plan]),
     ]
     for (const [name, plan] of plans) {
       const before = check(plan)
@@ -75,6 +79,6 @@ describe('the settings sheet', () => {
         expect(paperText(settingList(after)) === sheet, `${name}: ${what}`).toBe(false)
       }
     }
-    expect(rests).toBeGreaterThan(300)
-  }, 300_000)
+    expect(rests).toBeGreaterThan(100)
+  }, 1_800_000)
 })
