@@ -82,6 +82,7 @@ class Server {
     const fresh = transactions.filter(
       transaction => !this.journal.some(entry => transactionId(entry.transaction) === transactionId(transaction)),
     )
+    if (base > this.revision) return json({ error: { code: 'restored', message: 'older' } }, 409)
     if (fresh.length && base !== this.revision)
       return json(
         {
@@ -363,6 +364,22 @@ describe('the plan on the screen', () => {
     await vi.waitFor(() => expect(later.saving).toBe('saved'))
     expect(server.plan.links.a!.routeM).toBe(22)
     expect(waiting('show/main')).toEqual([])
+  })
+  it('notices that the server was put back to an older state, sets what is unsent aside and shows what is there', async () => {
+    const store = await openStore()
+    await store.commit('Far', route(22))
+    await settle()
+    // Another folder is served: the journal ends before what this tab has.
+    server.plan = new Server().plan
+    server.journal = []
+    server.revision = 0
+    await store.commit('Name', name('Unsent'))
+    await vi.waitFor(() => expect(store.aside.map(({ transaction }) => transaction.title)).toEqual(['Name']))
+    await settle()
+    expect(store.plan!.links.a!.routeM).toBe(3)
+    await store.takeUp()
+    await settle()
+    expect(server.plan.devices.cam!.name).toBe('Unsent')
   })
   it('saves also when the browser has no room to keep anything', async () => {
     const store = await openStore()

@@ -1,6 +1,7 @@
 import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { PGlite } from '@electric-sql/pglite'
 import { afterAll, afterEach, describe, expect, it, vi } from 'vitest'
 import { DEFINITIONS, type Transaction, canonicalText, openFile } from '#core/document'
 import { openStore, restoreCopy } from './pglite/open'
@@ -116,6 +117,25 @@ describe('the data folder', () => {
     rmSync(join(bare, 'safe'), { recursive: true })
     await expect(open(bare)).rejects.toThrow(BadFolder)
     expect(existsSync(join(bare, 'postgres', 'global', 'pg_control'))).toBe(false)
+  }, 60_000)
+
+  it('lists a plan that cannot be read as damaged, beside all others, and still gives its journal', async () => {
+    const { store, folder, show } = await written()
+    await store.close()
+    const db = await PGlite.create(join(folder, 'postgres'))
+    await db.query(`update plans set document = '{"devices": ', checked_by = null where show = $1 and id = 'main'`, [
+      show,
+    ])
+    await db.close()
+    const hurt = await open(folder)
+    const [listed] = (await hurt.listShows(false)).filter(({ id }) => id === show)
+    expect(listed!.plans.map(({ id, damaged }) => [id, damaged])).toEqual([
+      ['main', true],
+      [listed!.plans[1]!.id, undefined],
+    ])
+    expect((await hurt.journalAfter(show, 'main', 0))!.entries).toHaveLength(10)
+    expect(await hurt.verify()).toMatchObject([{ show, plan: 'main', what: expect.stringMatching(/cannot be read/) }])
+    await hurt.close()
   }, 60_000)
 
   it('refuses writes while the disk is full, reads on, and writes again when there is room', async () => {
