@@ -284,14 +284,16 @@ export const usePlanStore = defineStore('plan', () => {
   /** Tries what was set aside again, in its order; what still does not hold stays aside. */
   async function takeUp(): Promise<void> {
     const waiting = aside.value
-    dropAsides(name.value)
-    aside.value = []
     const still: Aside[] = []
     for (const { transaction, why } of waiting) {
       const holds = copy.value && applyEdits(copy.value.plan, transaction.edits).ok
       if (!holds || !(await commit(transaction.title, transaction.edits))) still.push({ transaction, why })
     }
-    layAside(still)
+    // Dropped only now, so that a page that is closed meanwhile loses none; what was set aside meanwhile stays.
+    const later = aside.value.slice(waiting.length)
+    dropAsides(name.value)
+    aside.value = []
+    layAside([...still, ...later])
     if (still.length) tell(`${still.length} of ${waiting.length} still cannot be made.`, 'wrong')
   }
 

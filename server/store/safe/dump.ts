@@ -3,6 +3,7 @@ import { dirname } from 'node:path'
 import { sql } from 'drizzle-orm'
 import type { Database } from '../pglite/rows'
 import { journal, marks, plans, shows } from '../pglite/schema'
+import { settleEntry } from './log'
 
 /** First line of a copy of everything. */
 export interface DumpHead {
@@ -48,9 +49,7 @@ export async function dumpToFile(db: Database, file: string): Promise<void> {
     closeSync(fd)
   }
   renameSync(draft, file)
-  const folder = openSync(dirname(file), 'r')
-  fsyncSync(folder)
-  closeSync(folder)
+  settleEntry(dirname(file))
 }
 
 export class BadCopy extends Error {}

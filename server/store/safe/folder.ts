@@ -1,6 +1,7 @@
 import { closeSync, existsSync, fsyncSync, openSync, readFileSync, readdirSync, renameSync, writeSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
 import { join } from 'node:path'
+import { settleEntry } from './log'
 
 /** What makes a folder one of Interlumen's. */
 export interface Identity {
@@ -47,6 +48,7 @@ export function writeIdentity(folder: string, identity: Identity): void {
   fsyncSync(fd)
   closeSync(fd)
   renameSync(draft, join(folder, FILE))
+  settleEntry(folder)
 }
 
 /** The identity of a folder that is empty, or holds the database of a version that gave none; BadFolder for all others. */

@@ -1,4 +1,15 @@
-import { closeSync, existsSync, ftruncateSync, openSync, readFileSync, statfsSync, writeSync, fdatasync } from 'node:fs'
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  ftruncateSync,
+  openSync,
+  readFileSync,
+  statfsSync,
+  writeSync,
+  fdatasync,
+} from 'node:fs'
+import { dirname } from 'node:path'
 import { promisify } from 'node:util'
 
 const settle = promisify(fdatasync)
@@ -22,6 +33,13 @@ export function needRoom(folder: string, spareMb: number): void {
   if (freeMb < spareMb) throw new NoRoom(freeMb, spareMb)
 }
 
+/** Brings what a folder lists to the disk: a file that is new is not there after a power cut until its folder says so. */
+export function settleEntry(folder: string): void {
+  const fd = openSync(folder, 'r')
+  fsyncSync(fd)
+  closeSync(fd)
+}
+
 /**
  * Append-only: one JSON record a line, on the disk itself before `append` answers. What a power cut tears off is the
  * last line at most, which nobody was told of.
@@ -39,6 +57,7 @@ export class WriteLog {
     this.size = text.lastIndexOf(10) + 1
     this.fd = openSync(file, 'a')
     if (this.size !== text.length) ftruncateSync(this.fd, this.size)
+    settleEntry(dirname(file))
   }
 
   get bytes(): number {
