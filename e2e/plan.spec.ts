@@ -90,6 +90,19 @@ test('breaks, mends by a remedy, undoes, reloads', async ({ page }) => {
 test('mends the draft of Kiln Night from dark end to dark end', async ({ page }) => {
   await openCopy(page, 'Kiln Night, first draft')
   await expect(verdict(page)).toHaveText('0 of 8 pictures arrive')
+  // N stands at one dark end after the other, and begins again behind the last.
+  const stood: string[] = []
+  const all = await page
+    .locator('.lanes li')
+    .evaluateAll(lanes => lanes.map(one => one.querySelector('.unseen')!.textContent))
+  for (let i = 0; i < 8; i++) {
+    await page.keyboard.press('n')
+    stood.push((await page.locator('.lanes li.chosen .unseen').first().textContent())!)
+  }
+  const round = all.filter(words => stood.includes(words!))
+  const begun = round.indexOf(stood[0]!)
+  expect(stood).toEqual([...stood.keys()].map(i => round[(begun + i) % round.length]))
+  await page.reload()
   for (let left = 5; left > 0; left--) {
     await expect(page.getByRole('button', { name: `${left} dark` })).toBeVisible()
     await page.keyboard.press('n')

@@ -45,7 +45,12 @@ const acceptable = computed(
 )
 
 const offers = shallowRef<readonly (Remedy | Choice)[]>()
+/** What is shown answers an older question; the new answer is on its way. */
+const asking = ref(false)
 const at = ref(0)
+/** Chosen while the answer was on its way: made only if it is still offered. */
+let wanted: string | undefined
+let turn = 0
 const list = ref<HTMLElement>()
 
 watch(
@@ -55,8 +60,16 @@ watch(
     // Another part of the same lane has the same remedies.
     const samePlan = before[0] === version && before[1]?.key === finding.value?.key && before[2] === mode.value
     if (mode.value === 'why' || mode.value === 'margin' || (mode.value === 'mend' && samePlan)) return
-    offers.value = undefined
+    // After an edit the same list stays in sight until the new one is there.
+    const same =
+      before[1]?.key === finding.value?.key &&
+      before[2] === mode.value &&
+      (mode.value === 'mend' || before[3] === props.part?.key)
+    if (!same) offers.value = undefined
+    const mine = ++turn
+    wanted = undefined
     at.value = 0
+    asking.value = true
     const part = props.part?.part
     const asked =
       mode.value === 'mend' && finding.value
@@ -64,9 +77,14 @@ watch(
         : part
           ? await store.ask('choices', part)
           : []
-    if (version !== store.report?.version) return
-    offers.value = asked ?? []
-    if (
+    if (version !== store.report?.version || mine !== turn) return
+    // Changed while it was asked: the next check asks anew.
+    if (asked === undefined) return
+    offers.value = asked
+    asking.value = false
+    const again = wanted === undefined ? -1 : offers.value.findIndex(({ title }) => title === wanted)
+    if (again >= 0) void apply(again)
+    else if (
       document.activeElement === document.body ||
       document.activeElement?.closest('.panel') ||
       selection.mode === 'mend'
@@ -81,6 +99,10 @@ const fitting = computed(() => (offers.value ?? []).filter(offer => !('fits' in 
 async function apply(index: number): Promise<void> {
   const offer = offers.value?.[index]
   if (!offer) return
+  if (asking.value) {
+    wanted = offer.title
+    return
+  }
   const mended = props.lane.id
   if (await store.commit(offer.title, offer.edits)) {
     chosenFinding.value = 0
@@ -350,10 +372,11 @@ function extras({ effect }: Remedy | Choice): string {
         role="listbox"
         tabindex="0"
         :aria-label="mode === 'mend' ? 'Remedies' : 'Choices'"
+        :aria-busy="asking"
         :aria-activedescendant="offers?.length ? `offer-${at}` : undefined"
         @keydown="keys"
       >
-        <li v-if="!offers" class="quiet" role="option" aria-selected="false">Trying what fits …</li>
+        <li v-if="!offers" class="quiet" role="presentation">Trying what fits …</li>
         <li v-else-if="offers.length === 0" class="quiet" role="option" aria-selected="false">
           {{
             mode === 'mend'

@@ -311,7 +311,6 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.ctrlKey || event.metaKey) return
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
   const acts: Record<string, () => void> = {
-    n: nextDark,
     a: () => openAdd(),
     e: () => {
       selection.dialog = 'entry'
