@@ -104,10 +104,12 @@ function step(rowsDown: number, partsRight: number): void {
   )
 }
 
-/** The next lane with a finding after the chosen one, the gravest kind first round. */
+/** The next lane with a finding after the chosen one; while anything is dark, the next of those. */
 function nextDark(): boolean {
-  const dark = rows.value.filter(({ placed }) => placed.lane.worst !== undefined)
-  if (dark.length === 0) return false
+  const found = rows.value.filter(({ placed }) => placed.lane.worst !== undefined)
+  if (found.length === 0) return false
+  const grave = found.filter(({ placed }) => placed.lane.worst === 'H' || placed.lane.worst === 'D')
+  const dark = grave.length ? grave : found
   const order = rows.value.map(({ placed }) => placed.lane.id)
   const from = selection.lane ? order.indexOf(selection.lane) : -1
   const next = dark.find(({ placed }) => order.indexOf(placed.lane.id) > from) ?? dark[0]!
