@@ -37,6 +37,7 @@ export interface Wire {
 /** The plan as a graph. Maps iterate in the order of ids, so that results do not depend on the file's order. */
 export interface Chain {
   readonly leads: Plan['leads']
+  readonly distances: Plan['distances']
   readonly nodes: ReadonlyMap<string, DeviceNode>
   readonly wires: ReadonlyMap<string, Wire>
   /** Wires by the socket that they leave or enter, `device/port`. */
@@ -108,5 +109,5 @@ export function resolve(plan: Pick<Plan, 'devices' | 'models' | 'links' | 'leads
     file(leaving, link.from, wire)
     file(entering, link.to, wire)
   }
-  return { leads: plan.leads, nodes, wires, leaving, entering }
+  return { leads: plan.leads, distances: plan.distances, nodes, wires, leaving, entering }
 }

@@ -16,7 +16,13 @@ export type Stop =
   | { readonly why: 'class'; readonly end: 'from' | 'to' | 'link'; readonly needs: string; readonly limit: string }
   | { readonly why: 'too-far'; readonly lengthM: number; readonly reachM: number; readonly noPiece: boolean }
   /** The pieces chosen are shorter than the way. */
-  | { readonly why: 'too-short'; readonly lengthM: number; readonly routeM: number }
+  | {
+      readonly why: 'too-short'
+      readonly lengthM: number
+      readonly routeM: number
+      /** Several cables together, through devices without a place between these two. */
+      readonly stretch?: { readonly links: readonly string[]; readonly places: readonly [string, string] }
+    }
   /** The input holds `other` already. */
   | { readonly why: 'double-input'; readonly other: string }
   | { readonly why: 'standard'; readonly sends: VideoFormat; readonly standard: VideoFormat }

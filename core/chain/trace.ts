@@ -1,7 +1,7 @@
 import { type Path, carriesPicture, followsSink, makesOf, portsOf } from '#core/catalog'
 import { own } from '#core/document'
 import { type VideoFormat, differsBy1001, setsContain } from '#core/signal'
-import { type CableFigures, accepts, bars, carry, joins, leadOf, lengthOf, overClass } from './carry'
+import { type CableFigures, accepts, bars, carry, joins, leadOf, lengthOf, overClass, tooShort } from './carry'
 import { darkens, impossibleSettings } from './impossible'
 import { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
 import {
@@ -19,6 +19,7 @@ import {
 } from './resolve'
 import { type DelayMs, type Signal, addDelay, delayMs, spanDelay } from './signal'
 import type { Stop } from './stop'
+import { shortStretch } from './stretch'
 
 /** What one link does in the traced plan. */
 export interface WireTrace {
@@ -150,6 +151,8 @@ function follow(chain: Chain, wire: Wire, signal: Signal, first: Wire): WireTrac
   function beyond(): Stop | undefined {
     const holder = chain.entering.get(socketKey(node.id, portId))![0]!
     if (holder !== wire) return { why: 'double-input', other: holder.id }
+    const short = shortStretch(chain, wire, step => upstream(chain, step))
+    if (short) return short
     if (port!.takes === 'standard') return carried.figures && overClass(carried.figures, port!, 'to')
     if (node.model.role !== 'way' || gathers(node)) return undefined
     const path = pathFrom(node, portId)
@@ -195,6 +198,8 @@ function plugged(chain: Chain, wire: Wire, beside: Beside): WireTrace {
     if (mismatch) return { why: 'connector', mismatch }
     const holder = wiresAt(chain, wire.to, 'to')[0]!
     if (holder !== wire) return { why: 'double-input', other: holder.id }
+    const short = lead.cable.installed ? undefined : tooShort(wire.link)
+    if (short) return short
     // Sound that goes too far is still heard; control does not get through at all.
     const law = lead.cable.reach
     const { lengthM, noPiece } = lengthOf(lead.cable, wire.link)

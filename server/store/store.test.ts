@@ -2,7 +2,7 @@ import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, wri
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
-import { afterAll, afterEach, describe, expect, it, vi } from 'vitest'
+import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
 import { DEFINITIONS, type Transaction, canonicalText, openFile } from '#core/document'
 import { openStore, restoreCopy } from './pglite/open'
 import type { Store } from './port'
@@ -42,7 +42,7 @@ const said = vi.spyOn(console, 'error').mockImplementation(() => undefined)
 afterEach(() => void said.mockClear())
 
 /** A store with a show, ten writes acknowledged, a second show in the bin, and the database as it was before them. */
-async function written(): Promise<{ store: Store; folder: string; show: string; early: string }> {
+async function begin(): Promise<{ store: Store; folder: string; show: string; early: string }> {
   const folder = fresh()
   const store = await open(folder)
   const early = join(fresh(), 'postgres')
@@ -55,6 +55,21 @@ async function written(): Promise<{ store: Store; folder: string; show: string; 
   await store.beginPlan(show, { title: 'Version B', from: 'main', base: 10, edits: [] })
   return { store, folder, show, early }
 }
+/** As it stands on the disk while that store is open, and the same one closed. */
+let killedAt: string
+let closed: string
+let show: string
+let early: string
+let epoch: string
+beforeAll(async () => {
+  const begun = await begin()
+  killedAt = killed(begun.folder)
+  ;({ show, early } = begun)
+  ;({ epoch } = begun.store)
+  await begun.store.close()
+  closed = begun.folder
+}, 120_000)
+
 async function holdsAll(store: Store, show: string): Promise<void> {
   const { revision, entries } = (await store.journalAfter(show, 'main', 0))!
   expect(revision).toBe(10)
@@ -69,12 +84,9 @@ async function holdsAll(store: Store, show: string): Promise<void> {
 
 describe('the data folder', () => {
   it('has every acknowledged write after a kill, after a power cut that took the database back, and after damage', async () => {
-    const { store, folder, show, early } = await written()
-    const plain = killed(folder)
-    const back = killed(folder)
-    const torn = killed(folder)
-    await store.close()
-
+    const plain = killed(killedAt)
+    const back = killed(killedAt)
+    const torn = killed(killedAt)
     const again = await open(plain)
     await holdsAll(again, show)
     await again.close()
@@ -85,7 +97,7 @@ describe('the data folder', () => {
     otherBoot(back)
     const after = await open(back)
     await holdsAll(after, show)
-    expect(after.epoch).toBe(store.epoch)
+    expect(after.epoch).toBe(epoch)
     await after.close()
     expect(said.mock.calls.join()).toMatch(/was open when the machine stopped/)
 
@@ -120,8 +132,7 @@ describe('the data folder', () => {
   }, 60_000)
 
   it('lists a plan that cannot be read as damaged, beside all others, and still gives its journal', async () => {
-    const { store, folder, show } = await written()
-    await store.close()
+    const folder = killed(closed)
     const db = await PGlite.create(join(folder, 'postgres'))
     await db.query(`update plans set document = '{"devices": ', checked_by = null where show = $1 and id = 'main'`, [
       show,
@@ -140,9 +151,7 @@ describe('the data folder', () => {
 
   it('refuses writes while the disk is full, reads on, and writes again when there is room', async () => {
     const settings = { engine: 'tests', spareMb: 1 }
-    const { store, folder: first, show } = await written()
-    const folder = killed(first)
-    await store.close()
+    const folder = killed(closed)
     const full = await openStore(folder, settings)
     settings.spareMb = 1e9
     await expect(full.write(show, 'main', 10, [rename(11, 'Eleven')])).rejects.toThrow(NoRoom)
@@ -154,11 +163,10 @@ describe('the data folder', () => {
   }, 60_000)
 
   it('is copied whole while it is open, and restored into a new folder under another epoch', async () => {
-    const { store, show } = await written()
+    const store = await open(killed(closed))
     const lines: string[] = []
     await store.copyLines(line => lines.push(line))
     const exported = canonicalText((await store.exportShow(show))!)
-    const { epoch } = store
     await store.close()
     const folder = join(fresh(), 'new')
     await restoreCopy(folder, lines.join('\n'))
@@ -175,7 +183,7 @@ describe('the data folder', () => {
 
 describe('an export', () => {
   it('can be imported whatever was written, and gives the same file again', async () => {
-    const { store, show } = await written()
+    const store = await open(killed(closed))
     const [, version] = (await store.listPlans(show))!
     const begun = await store.beginPlan(show, { title: 'On B', from: version!.id, base: 0, edits: [] })
     expect(begun.outcome).toBe('begun')

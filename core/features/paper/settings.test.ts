@@ -58,7 +58,7 @@ function* flips(plan: Plan): Generator<[string, Plan]> {
 }
 
 /** Of all plans every so many-th. */
-const EVERY = SOAK ? 1 : 16
+const EVERY = SOAK ? 1 : 32
 
 describe('the settings sheet', () => {
   it('shows every setting on which a finding rests', () => {

@@ -1,7 +1,8 @@
 import { STAGE, type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { fmt, plan } from '../../../../testing/plans'
 
 const SEEN = { p: 'main.out-1 > proj.in hdmi-passive 1' }
+const OUT = { p: 'main.out-1 > scr.in coax-rg6 1' }
 const box = (place: string) => ({ model: 'camera-box-hdmi', place })
 
 export const CASES: readonly Faulty[] = [
@@ -61,5 +62,48 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: [],
     says: ['Balcony and Stage are 180', 'does not reach'],
+  },
+  {
+    name: 'cables of 1 and 20 m through a converter that stands nowhere, between places that are 60 m apart',
+    gives: ['L06'],
+    plan: plan({
+      devices: {
+        cam: box('Balcony'),
+        conv: 'hdmi-to-sdi',
+        main: { model: 'switcher-12-sdi', standard: fmt('1080p59.94'), place: 'Stage' },
+        scr: 'screen-sdi',
+      },
+      links: {
+        ...OUT,
+        a: 'cam.hdmi > conv.in hdmi-passive =1',
+        b: 'conv.out > main.in-1 coax-rg6 =20',
+      },
+      wants: { scr: 'program' },
+      distances: { far: { between: ['Balcony', 'Stage'], m: 60 } },
+    }),
+    // 39 m are missing; 20 and 39 m make 59, and a tenth of slack: 65 m, of pieces on sale.
+    offers: ['of RG-6'],
+    says: ['21', 'Balcony and Stage are 60', 'do not reach'],
+  },
+  {
+    name: 'a network lead of 5 m on a measured way of 30 m',
+    gives: ['L06'],
+    plan: plan({
+      devices: { cam: 'camera-ptz-hdmi 1080p59.94', joy: 'controller-joystick', main: STAGE, proj: 'projector' },
+      links: {
+        ...SEEN,
+        k: {
+          from: { device: 'joy', port: 'network' },
+          to: { device: 'cam', port: 'control' },
+          cable: 'control-network',
+          routeM: 30,
+          pieces: [5],
+        },
+        a: 'cam.hdmi > main.in-1 hdmi-passive 5',
+      },
+      wants: { proj: 'program' },
+    }),
+    offers: ['of it'],
+    says: ['5', '30', 'does not reach'],
   },
 ]
