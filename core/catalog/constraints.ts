@@ -74,6 +74,7 @@ export const CONSTRAINTS: readonly Constraint[] = [
     title: 'loops its picture through',
     has: ({ role, paths }) => role === 'sink' && paths.some(({ format }) => format === 'same'),
   },
+  { title: 'hands its picture on without renewing it', has: ({ paths }) => paths.some(({ passive }) => passive) },
   { title: 'any output shows any input', has: ({ paths }) => paths.some(({ format }) => format === 'chosen') },
   { title: 'a picture in picture that always shows one input', has: ({ inset }) => inset !== undefined },
   {

@@ -154,6 +154,8 @@ export interface Path {
   readonly maps?: 'sdr'
   /** Share of the frame's width that the picture fills when it leaves; absent, all. */
   readonly fills?: number
+  /** Hands the picture on without renewing it: the cables before and behind share one reach. */
+  readonly passive?: true
   /** What a source before it reads as the sink's list: that of the first leg, or one that is kept inside; absent, what all legs have. */
   readonly edid?: 'first' | 'kept'
   readonly delay: Delay

@@ -68,7 +68,7 @@ export function leadOf(plan: Pick<Plan, 'leads'>, link: Link): Lead {
  * order in which the light meets them. Whether the input accepts the format is judged by `accepts`.
  */
 export function carry(
-  signal: Pick<Signal, 'format' | 'coding'>,
+  signal: Pick<Signal, 'format' | 'coding' | 'spent'>,
   out: Port,
   lead: Lead,
   link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>,
@@ -88,7 +88,7 @@ export function carry(
     }
   const atOutput = overClass(carriage, out, 'from')
   if (atOutput) return { stop: atOutput }
-  const figures = measure(carriage, lead.cable, link, input)
+  const figures = measure(carriage, lead.cable, link, input, signal.spent)
   if (figures.stop) return figures
   return { ...figures, stop: input.takes === 'standard' ? undefined : overClass(carriage, input, 'to') }
 }
@@ -162,21 +162,23 @@ function measure(
   cable: CableModel,
   link: Pick<Link, 'routeM' | 'pieces' | 'couplers'>,
   input: Port,
+  before = 0,
 ): Carried {
   const { pieces: chosen, lengthM, noPiece } = lengthOf(cable, link)
   // What is installed lies its own way.
   const short = cable.installed ? undefined : tooShort(link)
   if (short) return { stop: short }
+  const left = Math.max(1e-6, 1 - before)
   const couplers = (link.couplers ?? 0) + Math.max(0, (chosen?.length ?? 1) - 1)
   const base = { ...carriage, lengthM, pieces: chosen }
   const law = cable.reach
   if (law.kind === 'attenuation') {
     const cls = carriage.sdiClass!
-    const reachM = coaxReachM(law, cls, couplers, input.budgetDb)
-    const budgetDb = input.budgetDb?.[cls] ?? DEFAULT_BUDGET_DB[cls]
+    const reachM = coaxReachM(law, cls, couplers, input.budgetDb) * left
+    const budgetDb = (input.budgetDb?.[cls] ?? DEFAULT_BUDGET_DB[cls]) * left
     if (lengthM === undefined) return { figures: { ...base, reachM, budgetDb } }
     const lossDb = coaxLossDb(law, cls, lengthM, couplers)
-    const used = Math.max(lossDb / budgetDb, lengthM / reachM)
+    const used = before + left * Math.max(lossDb / budgetDb, lengthM / reachM)
     const figures: CableFigures = {
       ...base,
       reachM,
@@ -187,11 +189,12 @@ function measure(
     }
     return { figures, stop: used > 1 || noPiece ? { why: 'too-far', lengthM, reachM, noPiece } : undefined }
   }
-  const { warnM, faultM } = lengthStep(law.steps, carriage.bitsPerS)
+  const step = lengthStep(law.steps, carriage.bitsPerS)
+  const [warnM, faultM] = [step.warnM * left, step.faultM * left]
   const longest = cable.stock.at(-1)!.m
   const reachM = noPiece ? Math.min(faultM, longest) : faultM
   if (lengthM === undefined) return { figures: { ...base, reachM } }
-  const used = lengthM / reachM
+  const used = before + left * (lengthM / reachM)
   // Light that comes as far as its cable is made for is not near its end: what counts is the loss.
   const spent = law.optical && used <= 1 ? opticalShare(law.optical, lengthM) : used
   const schooled = warnM < faultM

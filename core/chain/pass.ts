@@ -107,14 +107,22 @@ export function letsThrough(path: Path, signal: Pick<Signal, 'format'>): boolean
   return !path.passes || setsContain(path.passes, signal.format)
 }
 
-/** The picture as it leaves one output of a path. */
-export function passed(node: DeviceNode, path: Path, signal: Signal, inId: string, outId: string): Signal {
+/** The picture as it leaves one output of a path; `used` is the share of its reach that the cable before took. */
+export function passed(
+  node: DeviceNode,
+  path: Path,
+  { spent: _, ...signal }: Signal,
+  inId: string,
+  outId: string,
+  used?: number,
+): Signal {
   const input = own(node.model.ports, inId)
   const output = own(node.model.ports, outId)
   const converts = input?.carries !== output?.carries
   const coding = path.format === 'same' && !converts ? signal.coding : (output?.coding ?? signal.coding)
   const setting = own(node.device.ports, outId)
   const shown = {
+    ...(path.passive && used !== undefined ? { spent: used } : {}),
     ...(path.maps ? { transfer: path.maps } : {}),
     fills: signal.fills * (path.fills ?? 1),
     ...(setting?.fit && setting.fit !== 'zoom' ? { aspect: '16:9' as const } : {}),

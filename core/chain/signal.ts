@@ -43,6 +43,8 @@ export interface Signal {
   readonly protected: boolean
   /** Menus and readouts lie in it. */
   readonly readouts: boolean
+  /** Share of its reach that is used up before a device which did not renew it, 0 .. 1; absent, none. */
+  readonly spent?: number
 }
 
 /** Frames count those of `format`; absent delays are none. */

@@ -87,7 +87,7 @@ export function trace(chain: Chain): Trace {
   nameRings(chain, wires)
   return { wires, switchers: switcherDelays(chain, wires, lit) }
 
-  function enter({ wire, signal }: WireTrace): void {
+  function enter({ wire, signal, figures }: WireTrace): void {
     const { node, portId } = wire.to!
     if (gathers(node)) {
       const before = lit.get(node.id) ?? 0
@@ -107,7 +107,8 @@ export function trace(chain: Chain): Trace {
       return
     }
     const path = pathFrom(node, portId)
-    if (path) for (const outId of path.to) queue.push([node, outId, passed(node, path, signal!, portId, outId)])
+    if (path)
+      for (const outId of path.to) queue.push([node, outId, passed(node, path, signal!, portId, outId, figures?.used)])
   }
 }
 

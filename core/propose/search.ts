@@ -254,7 +254,7 @@ class Gear {
 
   /** The cables worth trying between two ports. */
   legsBetween(signal: Signal, carriage: string, out: Port, share: Span, input: Port): readonly Leg[] {
-    const key = `${portKey(out)}>${portKey(input)}/${carriage}/${share.routeM}/${share.cutM}/${share.places?.join('>')}`
+    const key = `${portKey(out)}>${portKey(input)}/${carriage}/${signal.spent}/${share.routeM}/${share.cutM}/${share.places?.join('>')}`
     const known = this.legs.get(key)
     if (known) return known
     let found: Leg[] = []

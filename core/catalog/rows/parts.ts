@@ -217,6 +217,15 @@ export function looping(kind: Kind, title: string, input: Port, loop: Port, watt
   }
 }
 
+/** One for SDI that lets the picture through as it came: no driver of its own stands at its loop. */
+export function unrenewed(kind: Kind, title: string, watts: number, minor: number, classes?: Port['classes']): Model {
+  const input = sdi('in', 'SDI in', { ...(classes ? { classes } : {}), takes: SCREEN_TAKES, delay: frames(1, 1, 2) })
+  return {
+    ...looping(kind, title, input, sdi('out', 'Loop out'), watts, minor),
+    paths: [{ from: ['in'], to: ['loop'], format: 'same', passive: true, delay: ms(0, 0, 0) }],
+  }
+}
+
 /** A source with one output. */
 export const source = (
   kind: Kind,

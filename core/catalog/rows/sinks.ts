@@ -14,6 +14,7 @@ import {
   hdmi,
   heard,
   looping,
+  unrenewed,
   ms,
   sdi,
   set,
@@ -124,6 +125,25 @@ export const SINKS: Record<string, Model> = {
     },
     paths: [{ from: ['in'], to: ['loop'], format: 'same', delay: ms(0, 0.01, 0.05) }],
   },
+  'screen-sdi-passive': unrenewed(
+    'screen',
+    'Reference screen, SDI, whose loop-through does not renew the picture',
+    40,
+    145000,
+  ),
+  'screen-measuring-sdi': unrenewed(
+    'screen',
+    'Measuring screen, SDI up to 1.5G, whose loop-through does not renew the picture',
+    25,
+    210000,
+    ['SD', 'HD'],
+  ),
+  'recorder-sdi-passive': unrenewed(
+    'recorder',
+    'Recorder, SDI, whose loop-through does not renew the picture',
+    22,
+    69000,
+  ),
   'screen-2160': sink(
     'screen',
     'Screen, HDMI, 2160, asks for 2160p60',

@@ -54,6 +54,7 @@ export const path = object(['from', 'to', 'format', 'delay'], {
   maps: { const: 'sdr' },
   fills: number(0.1, 1),
   edid: oneOf(['first', 'kept']),
+  passive: { const: true },
   delay: ref('delay'),
 })
 

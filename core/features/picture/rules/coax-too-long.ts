@@ -1,5 +1,5 @@
 import { type Traced, type WireTrace, isSwitcher, leadOf, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
-import { length, loss, text } from '#core/kernel'
+import { length, loss, share, text } from '#core/kernel'
 import {
   type Proposal,
   direct,
@@ -18,6 +18,10 @@ export const coaxTooLong = rule({
   code: 'L02',
   about: 'SDI cable beyond its reach at this rate, couplers counted.',
   messages: {
+    behind: {
+      severity: 'D',
+      says: '{cable} from {from} to {to} is {length} long; {device} does not renew the picture and {share} of its reach is used before it, which leaves {reach}: it stays black.',
+    },
     dark: {
       severity: 'D',
       says: '{cable} from {from} to {to} is {length} long and loses {loss} at {class}; it carries {reach} into an input that recovers {budget}, so the picture stays black.',
@@ -39,6 +43,14 @@ export const coaxTooLong = rule({
           length: length(stop.lengthM),
           reach: length(stop.reachM),
         }
+        const spent = behind(at)
+        if (spent)
+          return say(
+            'behind',
+            { on: 'link', link: wire.id, part: 'cable' },
+            { ...common, ...spent },
+            runWith(traced, wire.id)?.id,
+          )
         return figures?.lossDb === undefined
           ? say('plain', { on: 'link', link: wire.id, part: 'cable' }, common, runWith(traced, wire.id)?.id)
           : say(
@@ -65,6 +77,13 @@ export const coaxTooLong = rule({
     ]
   },
 })
+
+/** What a device before the cable has left of the reach, where it does not renew the picture. */
+export function behind({ wire, signal }: WireTrace) {
+  return signal?.spent === undefined
+    ? undefined
+    : { device: text(wire.from!.node.device.name), share: share(signal.spent) }
+}
 
 /** A format of a lower class: of the sender alone where the input takes it, else of the whole switcher. */
 export function lowerRate(traced: Traced, at: WireTrace): Proposal[] {

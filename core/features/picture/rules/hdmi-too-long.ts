@@ -1,11 +1,16 @@
 import { type Traced, type WireTrace, leadOf, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { dataRate, length, text } from '#core/kernel'
+import { behind } from './coax-too-long'
 import { direct, offerWays, rule, shorterPieces, throughDevices, waysReaching } from '#core/propose'
 
 export const hdmiTooLong = rule({
   code: 'L01',
   about: 'HDMI, or what extends it, beyond the length that its data rate allows.',
   messages: {
+    behind: {
+      severity: 'D',
+      says: '{cable} from {from} to {to} is {length} long; {device} does not renew the picture and {share} of its reach is used before it, which leaves {reach}: it stays black.',
+    },
     dark: {
       severity: 'D',
       says: '{cable} from {from} to {to} is {length} long; at {rate} it carries {reach}, so the picture sparkles, drops out or stays black.',
@@ -27,18 +32,19 @@ export const hdmiTooLong = rule({
     const school = traced.plan.brief.cableSchool ?? 'cautious'
     const dark = stoppedBy(traced, 'too-far')
       .filter(at => isHdmi(traced, at))
-      .map(at =>
-        say(
-          at.stop.noPiece ? 'noPiece' : 'dark',
-          { on: 'link', link: at.wire.id, part: 'cable' },
-          {
-            ...numbers(traced, at),
-            length: length(at.stop.lengthM),
-            reach: length(at.stop.reachM),
-          },
-          runWith(traced, at.wire.id)?.id,
-        ),
-      )
+      .map(at => {
+        const where = { on: 'link', link: at.wire.id, part: 'cable' } as const
+        const run = runWith(traced, at.wire.id)?.id
+        const figures = {
+          ...numbers(traced, at),
+          length: length(at.stop.lengthM),
+          reach: length(at.stop.reachM),
+        }
+        const spent = behind(at)
+        return spent
+          ? say('behind', where, { ...figures, ...spent }, run)
+          : say(at.stop.noPiece ? 'noPiece' : 'dark', where, figures, run)
+      })
     const long = [...traced.trace.wires.values()].flatMap(at => {
       const caution = at.figures?.caution
       if (!at.arrives || caution?.why !== 'long') return []
