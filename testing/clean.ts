@@ -203,6 +203,28 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       c: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
     },
   }),
+  'two radio links that look for a channel by themselves': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      two: 'camera-box-hdmi 1080p59.94',
+      three: { model: 'camera-box-hdmi', shot: 'safe' },
+      a1: { model: 'radio-one-to-two', air: { m: 30 } },
+      a2: { model: 'radio-one-to-two', air: { m: 30 } },
+      main: 'switcher-4-multiview 1080p59.94',
+      hall: 'projector',
+      op: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > a1.in hdmi-passive 0',
+      b: 'a1.out-1 > main.in-1 hdmi-passive 1',
+      c: 'two.hdmi > a2.in hdmi-passive 0',
+      d: 'a2.out-1 > main.in-2 hdmi-passive 1',
+      e: 'three.hdmi > main.in-3 hdmi-passive 3',
+      h: 'main.out-1 > hall.in hdmi-passive 3',
+      o: 'main.out-3 > op.in hdmi-passive 2',
+    },
+    wants: { hall: 'program', op: 'multiview' },
+  }),
   'over the network to another room': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

@@ -23,6 +23,8 @@ export interface RadioBudget {
   readonly needsDbm: number
   /** Channels that do not overlap. */
   readonly channels: number
+  /** Looks for a channel that is free by itself; nobody sets one. */
+  readonly chooses?: true
 }
 
 export interface RadioWay {

@@ -423,7 +423,7 @@ export const WAYS: Record<string, Model> = {
       { watts: 7, supply: 'battery' },
       42000,
     ),
-    radio: { fMHz: 5500, eirpDbm: 14, gainDbi: 2, needsDbm: -72, channels: 4 },
+    radio: { fMHz: 5500, eirpDbm: 14, gainDbi: 2, needsDbm: -72, channels: 4, chooses: true },
   },
   'radio-one-to-two': {
     ...way(
@@ -436,7 +436,7 @@ export const WAYS: Record<string, Model> = {
       { watts: 14, supply: 'battery' },
       185000,
     ),
-    radio: { fMHz: 5500, eirpDbm: 20, gainDbi: 5, needsDbm: -74, channels: 8 },
+    radio: { fMHz: 5500, eirpDbm: 20, gainDbi: 5, needsDbm: -74, channels: 8, chooses: true },
   },
   'radio-sdi-far': {
     ...way(

@@ -104,6 +104,7 @@ export const models = collection<Model>({
       gainDbi: number(-10, 40),
       needsDbm: number(-120, 0),
       channels: whole(1, 200),
+      chooses: { const: true },
     }),
     usb: object(['class', 'bitsPerPixel'], { class: oneOf(Object.keys(USB_CLASSES)), bitsPerPixel: number(1, 64) }),
     watts: number(0, 20_000),

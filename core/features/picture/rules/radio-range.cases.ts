@@ -1,5 +1,7 @@
 import { STAGE, type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { fmt, plan } from '../../../../testing/plans'
+
+const ROAMING = [1, 2, 3, 4, 5]
 
 export const CASES: readonly Faulty[] = [
   {
@@ -71,5 +73,34 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Set y to channel 1', 'Set y to channel 2', 'Set y to channel 4'],
     says: ['x', 'y', 'channel 3'],
+  },
+  {
+    // A band of four channels: the fifth that looks for one finds none.
+    name: 'five radio links that look for one of four channels',
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        hall: 'projector',
+        op: 'screen',
+        main: 'switcher-8-hdmi 720p59.94',
+        safe: { model: 'camera-box-hdmi', shot: 'safe', ports: { hdmi: { format: fmt('720p59.94') } } },
+        ...Object.fromEntries(ROAMING.map(n => [`cam${n}`, 'camera-box-hdmi 720p59.94'])),
+        ...Object.fromEntries(ROAMING.map(n => [`air${n}`, { model: 'radio-hdmi-720', air: { m: 20 } }])),
+      },
+      links: {
+        h: 'main.out-1 > hall.in hdmi-passive 3',
+        o: 'main.out-3 > op.in hdmi-passive 2',
+        s: 'safe.hdmi > main.in-8 hdmi-passive 2',
+        ...Object.fromEntries(
+          ROAMING.flatMap(n => [
+            [`a${n}`, `cam${n}.hdmi > air${n}.in hdmi-passive 0`],
+            [`b${n}`, `air${n}.out > main.in-${n} hdmi-passive 1`],
+          ]),
+        ),
+      },
+      wants: { hall: 'program', op: 'multiview' },
+    }),
+    offers: ['In its place'],
+    says: ['air5 looks', '4 others at 5.5\u00A0GHz', 'none of its 4'],
   },
 ]

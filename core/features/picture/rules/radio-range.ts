@@ -13,6 +13,10 @@ export const radioRange = rule({
       says: '{radio} has to bring the picture {distance} through the air{between}; with {fading} kept against fading it carries {range} there, and is {short} short: the picture drops out.',
     },
     clash: { severity: 'R', says: '{radio} and {other} both send on channel {channel}: each disturbs the other.' },
+    many: {
+      severity: 'R',
+      says: '{radio} looks for a channel that is free, and {others} others at {band} leave none of its {channels}: they disturb each other.',
+    },
   },
   find: (traced, say) => [
     ...links(traced).flatMap(({ wire, signal, node, air }) => {
@@ -47,10 +51,25 @@ export const radioRange = rule({
         runWith(traced, wire.id)?.id,
       ),
     ),
+    ...crowdedOut(traced).map(({ wire, node, others }) =>
+      say(
+        'many',
+        { on: 'link', link: wire.id, part: 'to' },
+        {
+          radio: text(node.device.name),
+          others: count(others),
+          band: text(`${(node.model.radio!.fMHz / 1000).toFixed(1)}\u00A0GHz`),
+          channels: count(node.model.radio!.channels),
+        },
+        runWith(traced, wire.id)?.id,
+      ),
+    ),
   ],
   remedies: (traced, found) => {
     if (found.says === 'clash') return freeChannels(traced, found.at.on === 'device' ? found.at.device : '')
     const at = wireAt(traced, found)
+    if (found.says === 'many')
+      return at ? [...replaceDevice(traced, at.wire.to!.node.id, 2, true), ...swapRadio(traced, at)] : []
     const link = at && links(traced).find(({ wire }) => wire.id === at.wire.id)
     return at && link
       ? [...clear(traced, link), ...swapRadio(traced, at), ...replaceDevice(traced, link.node.id, 2, true)]
@@ -90,6 +109,30 @@ function clashes(traced: Traced): (RadioLink & { readonly other: DeviceNode })[]
   })
 }
 
+/** Links that look for a channel by themselves, where those before them and those that were given one leave none. */
+function crowdedOut(traced: Traced): (RadioLink & { readonly others: number })[] {
+  const all = links(traced)
+  return all.flatMap((link, i) => {
+    const { fMHz, channels, chooses } = link.node.model.radio!
+    if (!chooses) return []
+    const band = all.slice(0, i).filter(({ node }) => node.model.radio!.fMHz === fMHz && node.model.radio!.chooses)
+    const given = all.filter(({ node }) => node.model.radio!.fMHz === fMHz && !node.model.radio!.chooses)
+    const others = band.length + new Set(given.map(({ air, node }) => air.channel ?? node.id)).size
+    return others >= channels ? [{ ...link, others }] : []
+  })
+}
+
+/** Links of one band with others whose channel nobody has said. */
+export const withoutChannel = (traced: Traced): (RadioLink & { readonly other: DeviceNode })[] => {
+  const all = links(traced)
+  return all.flatMap(link => {
+    const other = all.find(({ node }) => node !== link.node && node.model.radio!.fMHz === link.node.model.radio!.fMHz)
+    return other && link.air.channel === undefined && !link.node.model.radio!.chooses
+      ? [{ ...link, other: other.node }]
+      : []
+  })
+}
+
 /** Aerials that are raised, or stand where they see each other. */
 function clear({ plan }: Traced, { node, air }: RadioLink): Proposal[] {
   const without = (fields: readonly ('crowd' | 'wall')[], title: string): Proposal[] => {
@@ -105,7 +148,7 @@ function clear({ plan }: Traced, { node, air }: RadioLink): Proposal[] {
   ]
 }
 
-function freeChannels(traced: Traced, id: string): Proposal[] {
+export function freeChannels(traced: Traced, id: string): Proposal[] {
   const mine = links(traced).find(({ node }) => node.id === id)
   if (!mine) return []
   const { fMHz, channels } = mine.node.model.radio!

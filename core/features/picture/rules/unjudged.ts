@@ -2,6 +2,7 @@ import { type DeviceNode, type Traced, leadOf, runWith, socketName } from '#core
 import { routeOf } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, isRadio, rule } from '#core/propose'
+import { freeChannels, withoutChannel } from './radio-range'
 
 export const unjudged = rule({
   code: 'C19',
@@ -14,6 +15,10 @@ export const unjudged = rule({
     radio: {
       severity: 'R',
       says: 'How far {radio} has to bring the picture through the air is not said: whether it gets there is not judged.',
+    },
+    channel: {
+      severity: 'R',
+      says: 'On which channel {radio} sends is not said, and {other} works in the same band: whether one disturbs the other is not judged.',
     },
   },
   find: (traced, say) => [
@@ -36,8 +41,17 @@ export const unjudged = rule({
     ...airborne(traced).map(({ node, link }) =>
       say('radio', { on: 'device', device: node.id }, { radio: text(node.device.name) }, runWith(traced, link)?.id),
     ),
+    ...withoutChannel(traced).map(({ node, other, wire }) =>
+      say(
+        'channel',
+        { on: 'device', device: node.id },
+        { radio: text(node.device.name), other: text(other.device.name) },
+        runWith(traced, wire.id)?.id,
+      ),
+    ),
   ],
   remedies: (traced, { at, says }) => {
+    if (says === 'channel') return at.on === 'device' ? freeChannels(traced, at.device) : []
     const mine = airborne(traced).find(({ node }) => at.on === 'device' && at.device === node.id)
     const m = says === 'radio' && mine ? saidFor(traced, mine.node) : undefined
     if (!mine || m === undefined) return []
