@@ -203,6 +203,19 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       c: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
     },
   }),
+  'the show recorded inside its switcher, with sound': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      main: {
+        model: 'switcher-8-hdmi',
+        standard: fmt('1080p59.94'),
+        ports: { 'in-1': { sound: 'fixed' } },
+      },
+      hall: 'projector',
+    },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5', h: 'main.out-1 > hall.in hdmi-passive 3' },
+    wants: { hall: 'program', main: { feed: 'program', sound: true } },
+  }),
   'two radio links that look for a channel by themselves': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

@@ -14,6 +14,7 @@ export {
   type Wire,
   gathers,
   isSwitcher,
+  recordedInside,
   outputFormat,
   resolve,
   socketKey,

@@ -1,5 +1,5 @@
 import { type Model, type Port, makesOf } from '#core/catalog'
-import { type Device, type Link, type LinkEnd, type Plan, own, withRoute } from '#core/document'
+import { type Device, type Link, type LinkEnd, type Plan, type Want, own, withRoute } from '#core/document'
 import type { VideoFormat } from '#core/signal'
 
 /** A device with its model and with the settings that hold where the plan says nothing. */
@@ -14,6 +14,12 @@ export interface DeviceNode {
 /** A switcher: its mix buses work in one operating standard. */
 export const isSwitcher = ({ model }: Pick<DeviceNode, 'model'>): boolean =>
   model.paths.some(path => path.format === 'standard')
+
+/** Whether a switcher makes a recording that is asked of it: of its own program, inside. */
+export const recordedInside = ({ nodes }: Pick<Chain, 'nodes'>, { sink, feed, of }: Want): boolean => {
+  const node = nodes.get(sink)!
+  return isSwitcher(node) && (node.model.records ?? 0) > 0 && feed === 'program' && (of === undefined || of === sink)
+}
 
 /** A device that makes one picture of many: a switcher or a multiviewer. Runs end and begin there. */
 export const gathers = ({ model }: Pick<DeviceNode, 'model'>): boolean =>

@@ -1,7 +1,16 @@
 import { carriesPicture, isBeside } from '#core/catalog'
 import type { LinkEnd, Plan, Segment } from '#core/document'
 import { pathFrom } from './pass'
-import { type Beside, type Chain, type Wire, gathers, socketKey, takesAnyEnd } from './resolve'
+import {
+  type Beside,
+  type Chain,
+  type Wire,
+  gathers,
+  isSwitcher,
+  recordedInside,
+  socketKey,
+  takesAnyEnd,
+} from './resolve'
 import { type Trace, type WireTrace, upstream } from './trace'
 
 /** One signal's whole way, from the output where it begins to the input where it ends; named by its last link. */
@@ -95,8 +104,10 @@ export function picturesOf(chain: Chain, wants: Plan['wants'], runs: readonly Ru
     if (node.model.role === 'source' && !idleHost && active(node.id) && !arrivesSomewhere.has(node.id))
       pictures.push({ of: 'source', device: node.id, lit: false })
   }
-  for (const [want, { sink }] of Object.entries(wants)) {
-    if (!fedSinks.has(sink)) pictures.push({ of: 'want', want, lit: false })
+  for (const [id, want] of Object.entries(wants)) {
+    // What is led into a switcher is no deliverable of it.
+    const met = isSwitcher(chain.nodes.get(want.sink)!) ? recordedInside(chain, want) : fedSinks.has(want.sink)
+    if (!met) pictures.push({ of: 'want', want: id, lit: false })
   }
   return pictures
 }

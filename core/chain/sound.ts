@@ -12,7 +12,7 @@ export interface SoundTrace {
   readonly arriving: ReadonlyMap<string, Sounds>
   /** What each switcher puts beside its program. */
   readonly mixes: ReadonlyMap<string, Sounds>
-  /** What is heard at each sink. */
+  /** What is heard at each sink, and on what a switcher records inside. */
   readonly heard: ReadonlyMap<string, Sounds>
 }
 
@@ -55,6 +55,7 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
       const held = own(node.device.ports, portId)?.soundDelayMs ?? 0
       const mixed = addDelay(delay, { min: held, typ: held, max: held })
       if (!note(mixes, node.id, origin, mixed)) return
+      if (node.model.records) note(heard, node.id, origin, mixed)
       for (const [outId, out] of portsOf(node.model, 'out')) if (out.sound) queue.push([node, outId, origin, mixed])
       return
     }

@@ -30,16 +30,16 @@ export function feedOf(traced: Traced, { links }: Run): Feed | undefined {
   return from && signalAt(traced, from)?.feed
 }
 
-/** The runs of pictures that end at a sink. */
-export const runsTo = ({ runs }: Traced, device: string): Run[] =>
-  runs.filter(run => !run.beside && run.end?.device === device)
+/** The runs of pictures that end at a sink. What is led into a switcher is not what it should record. */
+export const runsTo = ({ runs, chain }: Traced, device: string): Run[] =>
+  isSwitcher(chain.nodes.get(device)!) ? [] : runs.filter(run => !run.beside && run.end?.device === device)
 
 /** Ways to bring a wanted feed to a sink: a free output, a loop-through, a splitter; or to give the want up. */
 export function feedSink(traced: Traced, { at }: Pick<Finding, 'at'>): Proposal[] {
   const want = at.on === 'sink' ? own<Want>(traced.plan.wants, at.want) : undefined
   const node = want && traced.chain.nodes.get(want.sink)
   if (!want || !node) return []
-  const inputs = freeSockets(traced, node, 'in')
+  const inputs = isSwitcher(node) ? [] : freeSockets(traced, node, 'in')
   const draft = new Draft(traced.plan)
   if (at.on === 'sink') draft.edits.push({ do: 'remove', collection: 'wants', id: at.want })
   return [

@@ -8,6 +8,7 @@ import {
   type WireTrace,
   delayMs,
   isSwitcher,
+  recordedInside,
   openingOf,
   socketKey,
 } from '#core/chain'
@@ -25,6 +26,11 @@ export function heardFrom(traced: Traced): Map<DeviceNode | undefined, [string, 
   const bySwitcher = new Map<DeviceNode | undefined, [string, Want][]>()
   for (const [id, want] of Object.entries(traced.plan.wants)) {
     if (!want.sound) continue
+    if (recordedInside(traced.chain, want)) {
+      const inside = traced.chain.nodes.get(want.sink)!
+      bySwitcher.set(inside, [...(bySwitcher.get(inside) ?? []), [id, want]])
+      continue
+    }
     const run = runsTo(traced, want.sink).find(({ lit }) => lit)
     // A sink that is dark is told as that.
     if (!run?.origin) continue

@@ -217,7 +217,8 @@ function runLanes(traced: Traced, found: ByLane): Lane[] {
         }
       }
       const to = run.end && laneEnd(chain.nodes.get(run.end.device)!, run.end.port)
-      const want = to && Object.values(plan.wants).find(({ sink }) => sink === to.device)
+      const want =
+        to?.role === 'switcher' ? undefined : to && Object.values(plan.wants).find(({ sink }) => sink === to.device)
       const parts = {
         from: run.origin && laneEnd(chain.nodes.get(run.origin.device)!, run.origin.port),
         to,

@@ -58,4 +58,26 @@ export const CASES: readonly Faulty[] = [
     offers: ['Show it on a screen at main output 1'],
     says: ['main reaches nobody', 'multiview'],
   },
+  {
+    name: 'the show recorded inside a feeder',
+    gives: ['O17'],
+    plan: plan({
+      devices: {
+        cam,
+        two: cam,
+        side: 'switcher-8-hdmi 1080p59.94',
+        main: 'switcher-8-hdmi 1080p59.94',
+        seen: 'screen',
+      },
+      links: {
+        a: 'cam.hdmi > side.in-1 hdmi-passive 3',
+        b: 'two.hdmi > main.in-1 hdmi-passive 3',
+        up: 'side.out-1 > main.in-2 hdmi-passive 2',
+        s: 'main.out-1 > seen.in hdmi-passive 2',
+      },
+      wants: { side: { feed: 'program', silent: true }, seen: 'program' },
+    }),
+    offers: ['Record the show in main', 'Say that side is to record its own program'],
+    says: ['the recorder of side', 'gets that of side'],
+  },
 ]

@@ -1,4 +1,4 @@
-import { type DeviceNode, type Run, type Traced, deviceName, feeders, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Run, type Traced, deviceName, feeders, lastSwitchers, recordedInside } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { ghost, text } from '#core/kernel'
 import { Draft, type Proposal, addSink, feedOf, freeOutputs, ownersOf, rule, runsTo } from '#core/propose'
@@ -32,6 +32,18 @@ export const feederShown = rule({
         asked.length ? say('nobody', at, { last, asked: text(listWords(asked)) }) : say('yet', at, { last }),
       )
     }),
+    ...insideFeeders(traced).map(([id, { sink }]) =>
+      say(
+        'feeder',
+        { on: 'sink', want: id, device: sink },
+        {
+          sink: text(`the recorder of ${deviceName(traced, sink)}`),
+          feeder: text(deviceName(traced, sink)),
+          last: text(lastNames(traced)),
+        },
+        traced.runs.find(({ origin, beside }) => !beside && origin?.device === sink)?.id,
+      ),
+    ),
     ...fromFeeders(traced).map(({ id, want, run }) =>
       say(
         'feeder',
@@ -39,11 +51,7 @@ export const feederShown = rule({
         {
           sink: text(deviceName(traced, want.sink)),
           feeder: text(deviceName(traced, run.origin!.device)),
-          last: text(
-            lastSwitchers(traced)
-              .map(({ device }) => device.name)
-              .join(' or '),
-          ),
+          last: text(lastNames(traced)),
         },
         run.id,
       ),
@@ -53,6 +61,7 @@ export const feederShown = rule({
     const { at } = found
     if (at.on === 'device') return showIt(traced, at.device)
     const want = at.on === 'sink' ? own<Want>(traced.plan.wants, at.want) : undefined
+    if (at.on === 'sink' && want && recordedInside(traced.chain, want)) return ownProgram(traced, at.want, want.sink)
     const run = want && runsTo(traced, want.sink)[0]
     if (at.on !== 'sink' || !want || !run?.origin) return []
     const draft = new Draft(traced.plan)
@@ -66,6 +75,38 @@ export const feederShown = rule({
 })
 
 const isProgram = (feed: string | undefined): boolean => feed === undefined || feed === 'program' || feed === 'clean'
+
+const lastNames = (traced: Traced): string =>
+  lastSwitchers(traced)
+    .map(({ device }) => device.name)
+    .join(' or ')
+
+/** Recordings of the show that are asked of a switcher which feeds another. */
+function insideFeeders(traced: Traced): [string, Want][] {
+  const feeding = feeders(traced)
+  return Object.entries(traced.plan.wants).filter(
+    ([, want]) => want.of === undefined && feeding.has(want.sink) && recordedInside(traced.chain, want),
+  )
+}
+
+function ownProgram(traced: Traced, id: string, feeder: string): Proposal[] {
+  const { plan } = traced
+  const name = plan.devices[feeder]!.name
+  const { sink: _, ...rest } = plan.wants[id]!
+  const own = new Draft(plan)
+  own.set(['wants', id, 'of'], feeder)
+  const last = lastSwitchers(traced).filter(({ model }) => model.records)
+  return [
+    { title: `Say that ${name} is to record its own program`.slice(0, 120), edits: own.edits },
+    ...last.map((node): Proposal => {
+      const value = { ...rest, sink: node.id }
+      return {
+        title: `Record the show in ${node.device.name}, and beside it what ${name} makes`.slice(0, 120),
+        edits: [...own.edits, { do: 'add', collection: 'wants', id: `${node.id}-keeps`.slice(0, 64), value }],
+      }
+    }),
+  ]
+}
 
 /** Sinks that are to see the show and hang on a switcher that feeds another. */
 function fromFeeders(traced: Traced): { id: string; want: Want; run: Run }[] {

@@ -24,4 +24,26 @@ export const CASES: readonly Faulty[] = [
     offers: ['Feed it from main output 1', 'Give up clean at rec'],
     says: ['rec', 'clean'],
   },
+  {
+    name: 'a recording asked of a switcher that has no recorder',
+    gives: ['O01'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, proj: 'projector' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5', ...SEEN },
+      wants: { proj: 'program', main: 'program' },
+    }),
+    offers: ['Give up program at main'],
+    says: ['main should record program inside', 'it has no recorder'],
+  },
+  {
+    name: 'a clean recording asked of a switcher that records its program alone',
+    gives: ['O01'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-8-hdmi 1080p59.94', proj: 'projector' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5', p: 'main.out-1 > proj.in hdmi-passive 1' },
+      wants: { proj: 'program', main: 'clean' },
+    }),
+    offers: ['Give up clean at main'],
+    says: ['its recorder takes its own program alone'],
+  },
 ]
