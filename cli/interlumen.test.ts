@@ -48,6 +48,13 @@ describe('check', () => {
     )
     expect(status).toBe(1)
   })
+  it('sets names and figures apart on a terminal', async () => {
+    const { out } = await runCommand(['check', 'draft'], {
+      read: () => readFileSync(`demo/kiln-night-draft.json`, 'utf8'),
+      styled: true,
+    })
+    expect(out).toContain('\u001B[1mCaption computer\u001B[22m sends \u001B[1m1080p60\u001B[22m to')
+  })
   it('prints JSON', async () => {
     const { status, stdout } = await run(['check', DRAFT, '--json'])
     const { verdict, findings } = JSON.parse(stdout)

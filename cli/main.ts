@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { parseArgs } from 'node:util'
+import { parseArgs, styleText } from 'node:util'
 import highsLoader from 'highs'
 import { openFile, own, problemText, type ShowFile } from '#core/document'
 import { check, COMMANDS } from '#core/features'
@@ -54,9 +54,14 @@ function readArguments(args: readonly string[], command: Command): Arguments {
 export interface Source {
   /** The text of a file, or of standard input for `-`. */
   readonly read: (path: string) => string
+  /** Names and figures are set apart by weight. */
+  readonly styled?: boolean
 }
 
-const DISK: Source = { read: path => readFileSync(path === '-' ? 0 : path, 'utf8') }
+const DISK: Source = {
+  read: path => readFileSync(path === '-' ? 0 : path, 'utf8'),
+  styled: process.stdout.isTTY && process.env.NO_COLOR === undefined,
+}
 
 function readShow(path: string, { read }: Source): ShowFile {
   let text: string
@@ -96,7 +101,9 @@ export async function runCommand(args: readonly string[], source: Source = DISK)
     const show = readShow(file, source)
     const planId = choosePlan(show, values.get('plan'))
     const plan = show.plans[planId]!
-    const context: CommandContext = { show, planId, plan, checked: check(plan), values, json, solver: highsLoader }
+    const strong = (words: string) => (source.styled ? styleText('bold', words, { validateStream: false }) : words)
+    const checked = check(plan)
+    const context: CommandContext = { show, planId, plan, checked, values, json, strong, solver: highsLoader }
     const { out = '', error = '', exit } = await command.run(context)
     return { out, error, exit }
   } catch (error) {

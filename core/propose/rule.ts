@@ -25,6 +25,8 @@ export interface CommandContext {
   readonly checked: Checked
   readonly values: ReadonlyMap<string, string>
   readonly json: boolean
+  /** Sets names and figures apart where the output can: on a terminal. */
+  readonly strong: (words: string) => string
   /** The solver, loaded when it is needed. */
   readonly solver: () => Promise<unknown>
 }

@@ -1,1 +1,2 @@
+export { WHAT_IS_RIGHT } from './right'
 export * from './words'

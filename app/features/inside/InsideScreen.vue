@@ -2,7 +2,7 @@
 import { useWindowSize } from '@vueuse/core'
 import { computed } from 'vue'
 import type { Share } from '#core/features/inside'
-import { listWords } from '#core/words'
+import { WHAT_IS_RIGHT, listWords } from '#core/words'
 
 import { usePlanStore } from '~/plan/store'
 import { useAnswer } from '~/plan/answer'
@@ -126,6 +126,7 @@ function show(device: string, port: string): void {
           Keys, captions and picture-in-picture that a switcher adds are not part of this: they are set up where they
           are keyed.
         </p>
+        <p class="note quiet small">{{ WHAT_IS_RIGHT.soundDelay }}</p>
       </div>
     </div>
   </PlanFrame>

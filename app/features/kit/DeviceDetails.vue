@@ -5,7 +5,7 @@ import { CATALOGUE_CURRENCY, carriesPicture, isCamera, makesOf, portsOf } from '
 import { type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
-import { moneyText } from '#core/words'
+import { WHAT_IS_RIGHT, moneyText } from '#core/words'
 import { toMetres, toTyped, useUnits } from '~/shell/look'
 import { usePlanStore } from '~/plan/store'
 import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema } from '~/ui/typed'
@@ -18,6 +18,12 @@ const units = useUnits()
 const plan = computed(() => completePlan(store.plan!))
 const device = computed(() => plan.value.devices[props.deviceId]!)
 const model = computed(() => plan.value.models[device.value.model]!)
+const RIGHT: Readonly<Record<string, string>> = {
+  radio: WHAT_IS_RIGHT.radio,
+  decoder: WHAT_IS_RIGHT.decoder,
+  network: WHAT_IS_RIGHT.network,
+}
+const right = computed(() => RIGHT[model.value.kind ?? ''])
 const money = (minor: number) => moneyText(minor, plan.value.brief.currency ?? CATALOGUE_CURRENCY)
 
 async function set<const F extends readonly string[]>(
@@ -84,6 +90,7 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
       @done="value => set(['name'], value, `Rename to ${value}`)"
     />
     <p class="quiet">{{ model.title }}. {{ model.watts }}&nbsp;W, {{ money(model.priceMinor) }}.</p>
+    <p v-if="right" class="small quiet">{{ right }}</p>
     <dl>
       <template v-if="model.standards?.length">
         <dt>Operating standard</dt>
@@ -265,7 +272,9 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
               />
               a wall between</label
             >
+            <span v-if="model.radio.chooses" class="quiet">finds its channel by itself</span>
             <select
+              v-else
               class="pick"
               aria-label="Channel"
               :value="device.air.channel ?? ''"

@@ -6,7 +6,7 @@ import type { Edit } from '#core/document'
 import type { Glow, Lamp, Rung } from '#core/features/standard'
 import { SEVERITY_WORDS } from '#core/kernel'
 import { formatLabel } from '#core/signal'
-import { moneyText, msText } from '#core/words'
+import { WHAT_IS_RIGHT, moneyText, msText } from '#core/words'
 
 import { usePlanStore } from '~/plan/store'
 
@@ -219,6 +219,7 @@ useIdleKeys(event => keys(event))
                 : `One step, undone by one Ctrl Z. ${shown.length} standards tried in ${Math.round(took)}\u00A0ms.`
             }}
           </p>
+          <p class="small quiet">{{ WHAT_IS_RIGHT.rates }}</p>
         </div>
       </section>
     </div>

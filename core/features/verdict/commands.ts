@@ -21,13 +21,17 @@ function reportJson(checked: Checked): string {
   return JSON.stringify({ version: JSON_VERSION, verdict, findings }, null, 2)
 }
 
-function reportText(checked: Checked): string {
+function reportText(checked: Checked, strong: CommandContext['strong']): string {
   const { arrive, wanted, ...counts } = checked.verdict
   const lines = [
     `${arrive} of ${wanted} pictures arrive  H ${counts.H}  D ${counts.D}  R ${counts.R}  Q ${counts.Q}  N ${counts.N}`,
   ]
   for (const finding of checked.findings) {
-    lines.push('', `${finding.severity}  ${finding.key}`, `   ${checked.by.say(finding)}`)
+    const words = checked.by
+      .sayParts(finding)
+      .map(({ text, given }) => (given ? strong(text) : text))
+      .join('')
+    lines.push('', `${finding.severity}  ${finding.key}`, `   ${words}`)
     if (finding.accepted !== undefined) {
       lines.push(`   Accepted: ${finding.accepted}`)
       continue
@@ -43,8 +47,8 @@ const check: Command<CommandContext> = {
   about: 'exits 0 when nothing is a hazard, dark or a risk, 1 when something is, 2 when the file cannot be used.',
   options: {},
   json: true,
-  run: ({ checked, json }) => ({
-    out: json ? reportJson(checked) : reportText(checked),
+  run: ({ checked, json, strong }) => ({
+    out: json ? reportJson(checked) : reportText(checked, strong),
     exit: isClean(checked.verdict) ? 0 : 1,
   }),
 }
