@@ -84,7 +84,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   K02: 'Q',
   K06: 'D',
   A08: 'QR',
-  E01: 'R',
+  E01: 'RN',
   E04: 'Q',
   R01: 'R',
   R02: 'R',

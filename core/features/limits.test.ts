@@ -29,8 +29,11 @@ describe('just within, and just beyond', () => {
   ])('15 minutes and a show from %s to %s: %j', (start, end, expected) =>
     expect(ids(camera(start, end))).toEqual(expected),
   )
-  it('says nothing of a show without an end', () =>
-    expect(ids({ ...camera('20:00', '23:00'), brief: { start: '20:00' } })).toEqual([]))
+  it('notes of a show without an end that it is not judged', () => {
+    const { findings } = check({ ...camera('20:00', '23:00'), brief: { start: '20:00' } })
+    expect(findings.map(({ id, severity }) => id + severity)).toEqual(['E01N'])
+    expect(say(findings[0]!)).toMatch(/^cam may end its work by itself, the first time after 15 min, .* is not judged/)
+  })
 
   const music = (pieces: string) =>
     plan({

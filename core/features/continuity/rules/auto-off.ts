@@ -3,6 +3,7 @@ import type { DeviceNode, Traced } from '#core/chain'
 import { powered, showMinutes } from '#core/document'
 import { count, text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
+import { listWords } from '#core/words'
 
 export const autoOff = rule({
   code: 'E01',
@@ -16,17 +17,34 @@ export const autoOff = rule({
       severity: 'R',
       says: '{device} stops recording after {minutes} min, and the show lasts {show} min: the rest is not recorded.',
     },
+    unsaid: {
+      severity: 'N',
+      says: '{devices} may end its work by itself, {first} after {minutes} min, and when the show begins and ends is not said: whether it lasts is not judged.',
+    },
   },
-  find: (traced, say) =>
-    ending(traced).map(({ node, limit, ...than }) => {
+  find: (traced, say) => [
+    ...unjudged(traced).map(({ node, minutes, names }) =>
+      say(
+        'unsaid',
+        { on: 'device', device: node.id },
+        {
+          devices: text(names.length > 1 ? `Each of ${listWords(names)}` : names[0]!),
+          first: text(names.length > 1 ? `${node.device.name} first,` : 'the first time'),
+          minutes: count(minutes),
+        },
+        runWith(traced, node),
+      ),
+    ),
+    ...ending(traced).map(({ node, limit, ...than }) => {
       const words = { device: text(node.device.name), minutes: count(limit.minutes) }
       const at = { on: 'device', device: node.id } as const
-      const run = traced.runs.find(({ origin, end }) => origin?.device === node.id || end?.device === node.id)?.id
+      const run = runWith(traced, node)
       if (limit.what === 'recording') return say('ends', at, { ...words, show: count(than.show) }, run)
       const { minutes, since, until } = than.on
       const when = { on: count(minutes), since: text(since), until: text(until) }
       return say('off', at, { ...words, ...when, what: text(WHAT[limit.what]) }, run)
     }),
+  ],
   remedies: (traced, { at }) => {
     const one = ending(traced).find(({ node }) => at.on === 'device' && node.id === at.device)
     return one ? [...switchOff(traced, one), ...otherMode(traced, one)] : []
@@ -43,20 +61,41 @@ interface Ending {
   readonly on: NonNullable<ReturnType<typeof powered>>
 }
 
+/** What a show without times leaves open: the device that ends first, and the names of all that may end. */
+function unjudged(traced: Traced): { node: DeviceNode; minutes: number; names: readonly string[] }[] {
+  const { brief } = traced.plan
+  if (showMinutes(brief) !== undefined && powered(brief)) return []
+  const open = usedIn(traced)
+    .flatMap(node =>
+      (node.model.limits ?? []).filter(limit => applies(node, limit)).map(({ minutes }) => ({ node, minutes })),
+    )
+    .sort((a, b) => a.minutes - b.minutes)
+  return open.slice(0, 1).map(first => ({ ...first, names: [...new Set(open.map(({ node }) => node.device.name))] }))
+}
+
+const runWith = ({ runs }: Traced, { id }: DeviceNode): string | undefined =>
+  runs.find(({ origin, end, links }) =>
+    [origin?.device, end?.device, ...links.map(one => one.wire.to?.node.id)].includes(id),
+  )?.id
+
+/** Devices that stand in a run. */
+function usedIn({ chain, runs }: Traced): DeviceNode[] {
+  const used = new Set(runs.flatMap(({ origin, links }) => [origin?.device, ...links.map(one => one.wire.to?.node.id)]))
+  return [...chain.nodes.values()].filter(node => used.has(node.id))
+}
+
 /** The first limit of each connected device that is shorter than the show, or than the time that it is on. */
-function ending({ plan, chain, runs }: Traced): Ending[] {
+function ending(traced: Traced): Ending[] {
+  const { plan } = traced
   const show = showMinutes(plan.brief)
   const on = powered(plan.brief)
   if (show === undefined || !on) return []
-  const used = new Set(runs.flatMap(({ origin, links }) => [origin?.device, ...links.map(one => one.wire.to?.node.id)]))
-  return [...chain.nodes.values()]
-    .filter(node => used.has(node.id))
-    .flatMap(node => {
-      const limit = (node.model.limits ?? []).find(
-        one => one.minutes < (one.what === 'recording' ? show : on.minutes) && applies(node, one),
-      )
-      return limit ? [{ node, limit, show, on }] : []
-    })
+  return usedIn(traced).flatMap(node => {
+    const limit = (node.model.limits ?? []).find(
+      one => one.minutes < (one.what === 'recording' ? show : on.minutes) && applies(node, one),
+    )
+    return limit ? [{ node, limit, show, on }] : []
+  })
 }
 
 /** A recording limit counts only while the chosen mode records; what can be switched off counts until it is. */
