@@ -36,12 +36,12 @@ export interface Ability {
   readonly takers: (format: VideoFormat) => ReadonlySet<string>
   /** Outputs of sources in each mode that make the format (`make`), that send it as they stand (`send`); inputs, ways through boxes of the plan and of the catalogue that take it (`take`). */
   readonly sockets: (format: VideoFormat) => ReadonlySet<string>
-  /** Conversion steps between each source or sink, at the nearest that it can, and a switcher that works in the format. */
-  readonly steps: (format: VideoFormat) => ReadonlyMap<string, number>
+  /** Conversion steps between a switcher that works in the format and each source or sink, at each format that it can, in the order of its list. */
+  readonly steps: (format: VideoFormat) => ReadonlyMap<string, readonly number[]>
 }
 
-function stepsTo(nodes: readonly DeviceNode[], format: VideoFormat): Map<string, number> {
-  const far = new Map<string, number>()
+function stepsTo(nodes: readonly DeviceNode[], format: VideoFormat): Map<string, number[]> {
+  const far = new Map<string, number[]>()
   for (const { id, model } of nodes) {
     const ends =
       model.role === 'source'
@@ -53,7 +53,7 @@ function stepsTo(nodes: readonly DeviceNode[], format: VideoFormat): Map<string,
           : []
     const between = (other: VideoFormat) =>
       model.role === 'source' ? conversionSteps(other, format) : conversionSteps(format, other)
-    if (ends.length) far.set(id, Math.min(...ends.map(between)))
+    if (ends.length) far.set(id, ends.map(between))
   }
   return far
 }
@@ -144,7 +144,10 @@ export function worthwhile(
   const least = (a: VideoFormat, b: VideoFormat): boolean =>
     within(ability.sockets(b), ability.sockets(a)) &&
     within(offering(b), offering(a)) &&
-    [...ability.steps(a)].every(([id, steps]) => steps <= ability.steps(b).get(id)!) &&
+    // Which of its formats a converter could make or take is not known here: none may be farther.
+    [...ability.steps(a)].every(
+      ([id, steps]) => steps.includes(0) || steps.every((far, i) => far <= ability.steps(b).get(id)![i]!),
+    ) &&
     clock(a) <= clock(b) &&
     frameMs(a.rate) <= frameMs(b.rate) &&
     standardSteps(plan, a) <= standardSteps(plan, b)

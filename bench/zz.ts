@@ -1,0 +1,3 @@
+import { stalls } from './stalls'
+await stalls()
+process.exit(0)
