@@ -1,3 +1,4 @@
+import { build } from 'esbuild'
 import { cp, writeFile } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
 import { licenceTexts } from './scripts/licences'
@@ -96,6 +97,15 @@ export default defineNuxtConfig({
         await writeFile(`${nitro.options.output.publicDir}/licences.txt`, licenceTexts(inRoot('.')))
         await cp(inRoot('./server/store/pglite/migrations'), `${nitro.options.output.serverDir}/migrations`, {
           recursive: true,
+        })
+        await build({
+          entryPoints: [inRoot('./server/judge/worker.ts')],
+          outfile: `${nitro.options.output.serverDir}/judge.mjs`,
+          bundle: true,
+          minify: true,
+          platform: 'node',
+          format: 'esm',
+          target: 'node20',
         })
         await cp(inRoot('./demo'), `${nitro.options.output.serverDir}/demo`, {
           recursive: true,

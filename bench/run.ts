@@ -1,5 +1,5 @@
 // npm run bench: reports speeds. In Node.js: resolve, trace and check. On the built server in Chromium: from an edit to
-// its verdict in the store, the round trip of a write, the first usable paint of the board, and what a first visit loads.
+// its verdict in the store, the round trip of a write, the first usable paint of the board, and what a first visit loads, and how long a save waits for others.
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import { resolve, runsOf, trace } from '#core/chain'
@@ -15,6 +15,7 @@ import highsLoader from 'highs'
 import { greedyMinor } from './greedy'
 import { hall } from './halls'
 import { largePlan, twoSwitchers } from './plans'
+import { stalls } from './stalls'
 
 const quantile = (values: readonly number[], q: number): number =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))]!
@@ -209,3 +210,5 @@ report('  the ladder in the worker of a fresh page, 24 sources', tries)
 await browser.close()
 await server.stop()
 dropFolder(folder)
+console.log('\nThe save of one client while another asks for what is heavy')
+await stalls()

@@ -38,8 +38,12 @@ export interface Store {
   listShows(binned: boolean): Promise<readonly ShowSummary[]>
   /** Puts a show in; gives its id, or undefined when that seed was planted before. */
   createShow(file: ShowFile, seed?: string): Promise<string | undefined>
-  /** The whole show as a file; undefined where there is none. */
-  exportShow(show: string): Promise<ShowFile | undefined>
+  /** Puts in what an open file holds: the show's id, or why the file cannot be used. */
+  importShow(file: Uint8Array): Promise<{ readonly id: string } | { readonly ok: false; readonly problem: Problem }>
+  /** Puts a copy of a show beside it; undefined where there is none. */
+  duplicateShow(show: string): Promise<string | undefined>
+  /** The whole show as the text of an open file; undefined where there is none. */
+  exportText(show: string): Promise<{ readonly title: string; readonly text: string } | undefined>
   /** These three answer whether there is such a show. */
   renameShow(show: string, title: string): Promise<boolean>
   binShow(show: string): Promise<boolean>

@@ -166,13 +166,13 @@ describe('the data folder', () => {
     const store = await open(killed(closed))
     const lines: string[] = []
     await store.copyLines(line => lines.push(line))
-    const exported = canonicalText((await store.exportShow(show))!)
+    const exported = (await store.exportText(show))!.text
     await store.close()
     const folder = join(fresh(), 'new')
     await restoreCopy(folder, lines.join('\n'))
     const restored = await open(folder)
     await holdsAll(restored, show)
-    expect(canonicalText((await restored.exportShow(show))!)).toBe(exported)
+    expect((await restored.exportText(show))!.text).toBe(exported)
     expect(restored.epoch).not.toBe(epoch)
     await restored.close()
     await expect(restoreCopy(folder, lines.join('\n'))).rejects.toThrow(/not empty/)
@@ -202,13 +202,49 @@ describe('an export', () => {
     expect((await store.write(show, 'main', 10, [full])).outcome).toBe('written')
     const more = await store.write(show, 'main', 11, [{ ...full, seq: 101, edits: [circuit(most)] }])
     expect(more).toMatchObject({ outcome: 'refused', problem: { allowed: `at most ${most} circuits in a plan` } })
-    const first = canonicalText((await store.exportShow(show))!)
+    const first = (await store.exportText(show))!.text
     const opened = openFile(first)
     if (!opened.ok) throw new Error(opened.problem.path)
     const again = (await store.createShow(opened.value))!
-    expect(canonicalText((await store.exportShow(again))!)).toBe(first)
+    expect((await store.exportText(again))!.text).toBe(first)
     await store.close()
   }, 60_000)
+})
+
+describe('a large file', () => {
+  const bytes = new TextEncoder().encode(
+    canonicalText({
+      ...file,
+      show: { title: 'Large' },
+      plans: Object.fromEntries(
+        Array.from({ length: 40 }, (_, n) => [n ? `v-${n}` : 'main', { ...file.plans.main!, title: `Plan ${n}` }]),
+      ),
+    }),
+  )
+  it('lets a save go before its plans, shows when all are there, and leaves nothing where it was cut off', async () => {
+    const folder = killed(closed)
+    const store = await open(folder)
+    let done = false
+    const brought = store.importShow(bytes).then(answer => {
+      done = true
+      return answer
+    })
+    const parts = () =>
+      readLog<{ op: string }>(join(folder, 'safe', 'log.jsonl')).filter(({ op }) => op === 'addRow').length
+    while (parts() === 0) await new Promise(resolve => setTimeout(resolve, 1))
+    expect((await store.write(show, 'main', 10, [rename(11, 'Meanwhile')])).outcome).toBe('written')
+    expect(done).toBe(false)
+    expect((await store.listShows(false)).map(({ title }) => title)).not.toContain('Large')
+    const half = killed(folder)
+    expect(await brought).toMatchObject({ id: expect.stringMatching(/^large/) })
+    expect((await store.listShows(false)).find(({ title }) => title === 'Large')!.plans).toHaveLength(40)
+    await store.close()
+    const after = await open(half)
+    expect((await after.openPlan(show, 'main', undefined))!.plan.devices.wide!.name).toBe('Meanwhile')
+    for (const binned of [false, true])
+      expect((await after.listShows(binned)).map(({ title }) => title)).not.toContain('Large')
+    await after.close()
+  }, 120_000)
 })
 
 describe('the log of writes', () => {

@@ -7,7 +7,7 @@ import { fail, refused } from './refusal'
 const MAX_BODY_BYTES = 2_000_000
 
 /** Reads a body no farther than its limit, whatever its length header says. */
-export async function readText(event: H3Event, limit = MAX_BODY_BYTES): Promise<string> {
+async function readBytes(event: H3Event, limit: number): Promise<Buffer> {
   const { req } = event.node
   const tooLarge = () => fail(413, `The body is larger than ${limit} bytes.`, { allowed: `at most ${limit} bytes` })
   if (Number(req.headers['content-length'] ?? 0) > limit) throw tooLarge()
@@ -18,10 +18,11 @@ export async function readText(event: H3Event, limit = MAX_BODY_BYTES): Promise<
     if (size > limit) throw tooLarge()
     chunks.push(chunk)
   }
-  return Buffer.concat(chunks).toString('utf8')
+  return Buffer.concat(chunks)
 }
 
-export const readFileText = (event: H3Event): Promise<string> => readText(event, MAX_FILE_BYTES)
+const readText = async (event: H3Event): Promise<string> => (await readBytes(event, MAX_BODY_BYTES)).toString('utf8')
+export const readFileBytes = (event: H3Event): Promise<Buffer> => readBytes(event, MAX_FILE_BYTES)
 
 /** Reads a JSON body and checks its envelope; unknown keys are refused. */
 export async function readEnvelope<T extends AnyObjectSchema>(event: H3Event, schema: T): Promise<InferType<T>> {

@@ -1,3 +1,4 @@
+import { judgeBeside } from '../judge'
 import type { Store } from '../store/port'
 import { openStore } from '../store/pglite/open'
 import { needRoom } from '../store/safe/log'
@@ -14,6 +15,7 @@ const spareMb = (): number => Number(process.env.INTERLUMEN_SPARE_MB) || 64
 export function startStore(engine: string): Promise<Store> {
   opening ??= openStore(dataFolder(), {
     engine,
+    judge: judgeBeside(),
     sync: process.env.INTERLUMEN_SYNC !== 'off',
     spareMb: spareMb(),
   })

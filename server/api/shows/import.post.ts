@@ -1,9 +1,6 @@
-import { openFile } from '#core/document'
-
 export default defineEventHandler(async event => {
-  const opened = openFile(await readFileText(event))
-  if (!opened.ok) throw refused(opened.problem)
-  const id = await (await useStore()).createShow(opened.value)
+  const done = await (await useStore()).importShow(await readFileBytes(event))
+  if ('problem' in done) throw refused(done.problem)
   setResponseStatus(event, 201)
-  return { id }
+  return done
 })

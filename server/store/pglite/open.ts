@@ -2,9 +2,12 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { sql } from 'drizzle-orm'
+import type { Transaction } from '#core/document'
+import { HERE, type Judge } from '../../judge'
+import { type PlanRow, rowOf } from '../../judge/work'
 import { lockFolder } from '../lock'
 import type { Store } from '../port'
-import { appliedIn, dumpLines, dumpToFile, loadDump, readDump } from '../safe/dump'
+import { appliedIn, dumpLive, dumpToFile, loadDump, readDump } from '../safe/dump'
 import {
   BadFolder,
   type Identity,
@@ -27,6 +30,8 @@ import { verifyPlans } from './verify'
 export interface Settings {
   /** Names this build of the program: verdicts that another one gave are worked out anew. */
   readonly engine: string
+  /** Works out what takes long; absent, the thread that asks does. */
+  readonly judge?: Judge
   /** Megabytes of the disk that are kept free: with less, nothing is written. */
   readonly spareMb?: number
   /** False: writes are acknowledged before they are on the disk itself, and a power cut may lose the last of them. */
@@ -181,9 +186,19 @@ export async function restoreCopy(folder: string, copy: string): Promise<void> {
   writeIdentity(root, { ...identity, clean: true })
 }
 
+interface Turn<T> {
+  /** Answers without a change where none is needed. */
+  readonly before?: () => Promise<T | undefined>
+  readonly ready?: planRows.Ready | undefined
+  /** Somebody waits at a plan for it. */
+  readonly edits?: boolean
+}
+
 /** The open folder: every change is a record in the log, on the disk itself, before it is made in the database. */
 class Kept {
-  private queue: Promise<unknown> = Promise.resolve()
+  /** What waits for its turn: what somebody edits goes before what somebody brings in. */
+  private readonly waiting = { edits: [] as (() => Promise<void>)[], rest: [] as (() => Promise<void>)[] }
+  private working: Promise<void> | undefined
   private n = 0
 
   constructor(
@@ -201,25 +216,43 @@ class Kept {
     return this
   }
 
-  /** One after the other, in the order in which they are asked for. */
-  change<T>(operation: () => Operation | Promise<Operation>, before?: () => Promise<T | undefined>): Promise<T> {
-    const next = this.queue.then(async () => {
-      const answer = await before?.()
-      if (answer !== undefined) return answer
-      needRoom(this.root, this.settings.spareMb ?? 64)
-      const record: Recorded = { ...(await operation()), n: this.n + 1 }
-      await this.log.append(record).catch((error: NodeJS.ErrnoException) => {
-        throw error.code === 'ENOSPC' ? new NoRoom(0, this.settings.spareMb ?? 64) : error
-      })
-      this.n += 1
-      return perform<T>(this.db, record)
+  /** One after the other: edits in the order in which they are asked for, and all else in its own when no edit waits. */
+  change<T>(operation: () => Operation | Promise<Operation>, { before, ready, edits }: Turn<T> = {}): Promise<T> {
+    return new Promise<T>((resolve, reject) => {
+      const lane = edits ? this.waiting.edits : this.waiting.rest
+      lane.push(() => this.make(operation, before, ready).then(resolve, reject))
+      this.working ??= this.work()
     })
-    this.queue = next.catch(() => undefined)
-    return next
+  }
+
+  private async work(): Promise<void> {
+    for (
+      let next = this.waiting.edits.shift() ?? this.waiting.rest.shift();
+      next;
+      next = this.waiting.edits.shift() ?? this.waiting.rest.shift()
+    )
+      await next()
+    this.working = undefined
+  }
+
+  private async make<T>(
+    operation: () => Operation | Promise<Operation>,
+    before: Turn<T>['before'],
+    ready: planRows.Ready | undefined,
+  ): Promise<T> {
+    const answer = await before?.()
+    if (answer !== undefined) return answer
+    needRoom(this.root, this.settings.spareMb ?? 64)
+    const record: Recorded = { ...(await operation()), n: this.n + 1 }
+    await this.log.append(record).catch((error: NodeJS.ErrnoException) => {
+      throw error.code === 'ENOSPC' ? new NoRoom(0, this.settings.spareMb ?? 64) : error
+    })
+    this.n += 1
+    return perform<T>(this.db, record, ready)
   }
 
   async close(opened: Opened): Promise<void> {
-    await this.queue
+    await this.working
     if (this.log.bytes > LONG_LOG) {
       await dumpToFile(this.db, join(this.root, 'safe', 'copy.jsonl'))
       rmSync(this.log.file, { force: true })
@@ -231,36 +264,91 @@ class Kept {
   }
 }
 
+/** Characters of documents that are put in at once: what is larger lets others write in between. */
+const AT_ONCE = 500_000
+/** Edits of one write from which on they are worked out before it is its turn. */
+const MANY_EDITS = 100
+
+const isHeavy = (transactions: readonly Transaction[]): boolean =>
+  transactions.reduce((sum, { edits }) => sum + edits.length, 0) > MANY_EDITS
+
+/** All at once where they are small, else one by one. */
+const partsOf = (rows: readonly PlanRow[]): readonly (readonly PlanRow[])[] =>
+  rows.reduce((sum, { document }) => sum + document.length, 0) <= AT_ONCE ? [rows] : rows.map(row => [row])
+
 async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<Store> {
   const { db, settings, identity } = await kept.begin()
-  const { engine } = settings
+  const { engine, judge = HERE } = settings
+  const judging: showRows.Judging = { engine, judge, checking: new Map() }
+  await showRows.dropHalf(db)
+  const bringIn = async (title: string, rows: readonly PlanRow[], seed?: string): Promise<string | undefined> => {
+    const parts = partsOf(rows)
+    const id = await kept.change<string | undefined>(async () => ({
+      op: 'bringIn',
+      id: await showRows.freeShowId(db, title),
+      title,
+      rows: parts[0]!,
+      ...(seed === undefined ? {} : { seed }),
+      ...(parts.length > 1 ? { more: true } : {}),
+    }))
+    if (id === undefined || parts.length === 1) return id
+    for (const row of parts.slice(1).flat()) await kept.change(() => ({ op: 'addRow', show: id, row }))
+    await kept.change(() => ({ op: 'reveal', show: id }))
+    return id
+  }
+  const workedOut = async (
+    show: string,
+    plan: string,
+    base: number,
+    transactions: readonly Transaction[],
+  ): Promise<planRows.Ready | undefined> => {
+    const document = await planRows.documentAt(db, show, plan, base)
+    return document === undefined ? undefined : { base, made: await judge.transactOn(document, base, transactions) }
+  }
   return {
     epoch: identity.epoch,
-    listShows: binned => showRows.listShows(db, engine, binned),
-    createShow: (file, seed) =>
-      kept.change(async () => ({
-        op: 'createShow',
-        id: await showRows.freeShowId(db, file.show.title),
-        file,
-        ...(seed === undefined ? {} : { seed }),
-      })),
-    exportShow: show => showRows.exportShow(db, show),
+    listShows: binned => showRows.listShows(db, judging, binned),
+    createShow: ({ show, plans }, seed) =>
+      bringIn(
+        show.title,
+        Object.entries(plans).map(([id, plan]) => rowOf(id, plan)),
+        seed,
+      ),
+    importShow: async bytes => {
+      const prepared = await judge.prepare(bytes)
+      return prepared.ok ? { id: (await bringIn(prepared.title, prepared.rows))! } : prepared
+    },
+    duplicateShow: async show => {
+      const found = await showRows.showRows(db, show)
+      if (!found) return undefined
+      const text = await judge.fileText(`${found.title.slice(0, 113)}, copy`, found.rows)
+      const prepared = await judge.prepare(new TextEncoder().encode(text))
+      if (!prepared.ok) throw new Error(`a show that was kept cannot be read: ${prepared.problem.path}`)
+      return bringIn(prepared.title, prepared.rows)
+    },
+    exportText: async show => {
+      const found = await showRows.showRows(db, show)
+      return found && { title: found.title, text: await judge.fileText(found.title, found.rows) }
+    },
     renameShow: (show, title) => kept.change(() => ({ op: 'renameShow', show, title })),
     binShow: show => kept.change(() => ({ op: 'binShow', show })),
     restoreShow: show => kept.change(() => ({ op: 'restoreShow', show })),
     emptyBin: now => kept.change(() => ({ op: 'emptyBin', now: now.toISOString() })),
-    listPlans: show => showRows.listPlans(db, engine, show),
+    listPlans: show => showRows.listPlans(db, judging, show),
     beginPlan: (show, plan) =>
       kept.change(async () => ({ op: 'beginPlan', id: await planRows.freePlanId(db, show, plan.title), show, plan })),
     removePlan: (show, plan) => kept.change(() => ({ op: 'removePlan', show, plan })),
     openPlan: (show, plan, client) => planRows.openPlan(db, show, plan, client),
     journalAfter: (show, plan, revision) => planRows.journalAfter(db, show, plan, revision),
-    write: (show, plan, base, transactions) =>
-      kept.change(
-        () => ({ op: 'write', show, plan, base, transactions }),
-        () => planRows.unwritten(db, show, plan, base, transactions),
-      ),
-    copyLines: take => dumpLines(db, take),
+    write: async (show, plan, base, transactions) => {
+      const ready = isHeavy(transactions) ? await workedOut(show, plan, base, transactions) : undefined
+      return kept.change(() => ({ op: 'write', show, plan, base, transactions }), {
+        before: () => planRows.unwritten(db, show, plan, base, transactions),
+        ready,
+        edits: true,
+      })
+    },
+    copyLines: take => dumpLive(db, take),
     verify: () => verifyPlans(db),
     close: async () => {
       await kept.close(opened)

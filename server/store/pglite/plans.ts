@@ -1,16 +1,9 @@
 import { and, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm'
-import {
-  type Edit,
-  type Plan,
-  type Problem,
-  type Transaction,
-  applyEdits,
-  freshId,
-  transactionId,
-} from '#core/document'
+import { type Edit, type Problem, type Transaction, applyEdits, freshId, transactionId } from '#core/document'
 import type { JournalAnswer, JournalEntry, PlanState } from '#shared/api'
 import { type Begun, type Beginning, MOST_PLANS, type Written } from '../port'
-import { type Database, type Reader, planColumns, stored } from './rows'
+import { stored, transact } from '../../judge/work'
+import { type Database, type Reader, columnsOf, planColumns } from './rows'
 import { journal, plans, shows } from './schema'
 
 /** How many of a client's own transactions come back for undo. */
@@ -159,23 +152,6 @@ async function known(
   return { accepted, fresh }
 }
 
-/** Applies all in turn, or tells the first that does not hold. */
-function applied(
-  plan: Plan,
-  revision: number,
-  fresh: readonly Transaction[],
-): { plan: Plan; entries: JournalEntry[] } | Problem {
-  let next = plan
-  const entries: JournalEntry[] = []
-  for (const [i, transaction] of fresh.entries()) {
-    const outcome = applyEdits(next, transaction.edits)
-    if (!outcome.ok) return { ...outcome.problem, path: `/transactions/${i}${outcome.problem.path}` }
-    next = outcome.value.plan
-    entries.push({ revision: revision + i + 1, transaction, inverse: outcome.value.inverse })
-  }
-  return { plan: next, entries }
-}
-
 /** The answer to a write that changes nothing, for whom nothing need be put in the log; undefined for all others. */
 export async function unwritten(
   db: Database,
@@ -199,12 +175,33 @@ export async function unwritten(
   })
 }
 
+/** What transactions come to on a revision of the plan, worked out before it was their turn. */
+export interface Ready {
+  readonly base: number
+  readonly made: ReturnType<typeof transact>
+}
+
+/** The document of a plan while it is at a revision. */
+export async function documentAt(
+  db: Reader,
+  show: string,
+  plan: string,
+  revision: number,
+): Promise<string | undefined> {
+  const [row] = await db
+    .select({ document: plans.document })
+    .from(plans)
+    .where(and(here(show, plan), eq(plans.revision, revision)))
+  return row?.document
+}
+
 export async function write(
   db: Database,
   show: string,
   plan: string,
   base: number,
   transactions: readonly Transaction[],
+  ready?: Ready,
 ): Promise<Written> {
   return db.transaction(async (tx): Promise<Written> => {
     const state = await readPlan(tx, show, plan)
@@ -221,13 +218,16 @@ export async function write(
     // Whoever is ahead of what is kept here made it on a state that is gone.
     if (base > state.revision) return { outcome: 'ahead' }
     if (base !== state.revision) return behind()
-    const made = applied(state.plan, base, fresh)
+    const made =
+      ready && ready.base === base && fresh.length === transactions.length
+        ? ready.made
+        : transact(state.plan, base, fresh)
     if ('path' in made) return { outcome: 'refused', problem: made }
     const revision = base + fresh.length
     // The revision is asked for where it is set: of two writers on one base, one finds nothing to set.
     const set = await tx
       .update(plans)
-      .set({ ...planColumns(made.plan), revision })
+      .set({ ...columnsOf(made.row), revision })
       .where(and(here(show, plan), eq(plans.revision, base)))
       .returning({ id: plans.id })
     if (set.length === 0) return behind()

@@ -1,10 +1,11 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull, lt } from 'drizzle-orm'
-import { FORMAT_VERSION, type Plan, type ShowFile, freshId } from '#core/document'
-import { check } from '#core/features'
+import { and, asc, desc, eq, gt, inArray, isNull, lt } from 'drizzle-orm'
+import { type Plan, freshId } from '#core/document'
 import type { Verdict } from '#core/kernel'
 import type { PlanSummary, ShowSummary } from '#shared/api'
 import { BIN_DAYS, MAIN } from '../port'
-import { type Database, planColumns, stored } from './rows'
+import type { Judge } from '../../judge'
+import type { PlanRow } from '../../judge/work'
+import { type Database, columnsOf } from './rows'
 import { journal, plans, shows } from './schema'
 
 /** What lists show of a plan. It stands in the row, and is worked out anew where the plan or the program has changed. */
@@ -18,9 +19,17 @@ const SUMMARY = {
   checkedBy: plans.checkedBy,
 }
 
+/** Who checks a plan for its list, and under which name of the program. */
+export interface Judging {
+  readonly engine: string
+  readonly judge: Judge
+  /** Plans that are being checked, so that many who ask for one list wait for one check. */
+  readonly checking: Map<string, Promise<SummaryRow | undefined>>
+}
+
 async function summaries(
   db: Database,
-  engine: string,
+  judging: Judging,
   ofShows: readonly string[],
 ): Promise<Map<string, PlanSummary[]>> {
   const rows = ofShows.length
@@ -32,7 +41,7 @@ async function summaries(
     : []
   const byShow = new Map<string, PlanSummary[]>()
   for (const row of rows) {
-    const summary = await summaryFor(db, engine, row)
+    const summary = await summaryFor(db, judging, row)
     if (summary) byShow.set(row.show, [...(byShow.get(row.show) ?? []), summary])
   }
   for (const list of byShow.values()) list.sort((a, b) => Number(b.id === MAIN) - Number(a.id === MAIN))
@@ -42,9 +51,9 @@ async function summaries(
 const NOTHING: Verdict = { arrive: 0, wanted: 0, H: 0, D: 0, R: 0, Q: 0, N: 0 }
 
 /** One plan that cannot be read is told as that, and takes no other with it. */
-async function summaryFor(db: Database, engine: string, row: SummaryRow): Promise<PlanSummary | undefined> {
+async function summaryFor(db: Database, judging: Judging, row: SummaryRow): Promise<PlanSummary | undefined> {
   try {
-    const current = row.checkedBy === engine ? row : await summarised(db, engine, row)
+    const current = row.checkedBy === judging.engine ? row : await summarised(db, judging, row)
     return current && summaryOf(current)
   } catch (error) {
     console.error(`interlumen: plan ${row.id} of ${row.show} cannot be read: ${(error as Error).message.slice(0, 200)}`)
@@ -68,10 +77,17 @@ const summaryOf = ({ id, title, revision, basedOn, verdict }: SummaryRow): PlanS
   verdict: JSON.parse(verdict!) as Verdict,
 })
 
+function summarised(db: Database, judging: Judging, row: SummaryRow): Promise<SummaryRow | undefined> {
+  const key = `${row.show}/${row.id}/${row.revision}`
+  const found = judging.checking.get(key) ?? judged(db, judging, row).finally(() => judging.checking.delete(key))
+  judging.checking.set(key, found)
+  return found
+}
+
 /** Checks a plan for its list, and keeps the verdict in its row while the row is at that revision. */
-async function summarised(
+async function judged(
   db: Database,
-  engine: string,
+  { engine, judge }: Judging,
   { show, id }: Pick<SummaryRow, 'show' | 'id'>,
 ): Promise<SummaryRow | undefined> {
   const [row] = await db
@@ -79,9 +95,8 @@ async function summarised(
     .from(plans)
     .where(and(eq(plans.show, show), eq(plans.id, id)))
   if (!row) return undefined
-  const plan = stored(row.document)
-  const { title, basedOn } = planColumns(plan)
-  const found = { title, basedOn, verdict: JSON.stringify(check(plan).verdict), checkedBy: engine }
+  const { title, basedOn, verdict } = await judge.summary(row.document)
+  const found = { title, basedOn, verdict: JSON.stringify(verdict), checkedBy: engine }
   await db
     .update(plans)
     .set(found)
@@ -89,15 +104,15 @@ async function summarised(
   return { ...row, ...found }
 }
 
-export async function listShows(db: Database, engine: string, binned: boolean): Promise<ShowSummary[]> {
+export async function listShows(db: Database, judging: Judging, binned: boolean): Promise<ShowSummary[]> {
   const rows = await db
     .select()
     .from(shows)
-    .where(binned ? isNotNull(shows.deletedAt) : isNull(shows.deletedAt))
+    .where(binned ? gt(shows.deletedAt, BEING_BROUGHT_IN) : isNull(shows.deletedAt))
     .orderBy(desc(shows.updatedAt), asc(shows.id))
   const found = await summaries(
     db,
-    engine,
+    judging,
     rows.map(({ id }) => id),
   )
   return rows.map(({ id, title, updatedAt, deletedAt }) => ({
@@ -109,12 +124,12 @@ export async function listShows(db: Database, engine: string, binned: boolean): 
   }))
 }
 
-export async function listPlans(db: Database, engine: string, show: string): Promise<PlanSummary[] | undefined> {
+export async function listPlans(db: Database, judging: Judging, show: string): Promise<PlanSummary[] | undefined> {
   const [row] = await db
     .select({ id: shows.id })
     .from(shows)
     .where(and(eq(shows.id, show), isNull(shows.deletedAt)))
-  return row && ((await summaries(db, engine, [show])).get(show) ?? [])
+  return row && ((await summaries(db, judging, [show])).get(show) ?? [])
 }
 
 /** An id for a show of that title that no show has. */
@@ -123,38 +138,46 @@ export async function freeShowId(db: Database, title: string): Promise<string> {
   return freshId(title, taken, Math.random)
 }
 
-export async function createShow(db: Database, id: string, file: ShowFile, seed?: string): Promise<string | undefined> {
+/** A show that is still brought in lies in the bin since then: no list has it, and no age of the bin. */
+const BEING_BROUGHT_IN = new Date(0)
+
+/** Puts a show in with its first plans; `more` keeps it hidden until all are there. */
+export async function createShow(
+  db: Database,
+  { id, title, rows, seed, more }: { id: string; title: string; rows: readonly PlanRow[]; seed?: string; more?: true },
+): Promise<string | undefined> {
   return db.transaction(async tx => {
     if (seed !== undefined && (await tx.select({ id: shows.id }).from(shows).where(eq(shows.seed, seed))).length > 0)
       return undefined
-    await tx.insert(shows).values({ id, title: file.show.title, ...(seed === undefined ? {} : { seed }) })
-    for (const [planId, plan] of Object.entries(file.plans)) {
-      const columns = planColumns(plan)
-      await tx.insert(plans).values({ show: id, id: planId, revision: 0, ...columns })
-      await tx
-        .insert(journal)
-        .values({ show: id, plan: planId, revision: 0, kind: 'snapshot', content: columns.document })
-    }
+    const hidden = more ? { deletedAt: BEING_BROUGHT_IN } : {}
+    await tx.insert(shows).values({ id, title, ...hidden, ...(seed === undefined ? {} : { seed }) })
+    for (const row of rows) await addRow(tx as unknown as Database, id, row)
     return id
   })
 }
 
-export async function exportShow(db: Database, id: string): Promise<ShowFile | undefined> {
-  const [row] = await db.select().from(shows).where(eq(shows.id, id))
-  if (!row) return undefined
-  const planRows = await db.select().from(plans).where(eq(plans.show, id))
-  const ids = new Set(planRows.map(plan => plan.id))
-  return {
-    format: FORMAT_VERSION,
-    show: { title: row.title },
-    plans: Object.fromEntries(planRows.map(plan => [plan.id, standing(stored(plan.document), ids)])),
-  }
+export async function addRow(db: Database, show: string, row: PlanRow): Promise<void> {
+  await db.insert(plans).values({ show, id: row.id, revision: 0, ...columnsOf(row) })
+  await db.insert(journal).values({ show, plan: row.id, revision: 0, kind: 'snapshot', content: row.document })
 }
 
-/** A plan whose base was taken away is based on nothing. */
-function standing(plan: Plan, ids: ReadonlySet<string>): Plan {
-  const { basedOn, ...rest } = plan
-  return basedOn && ids.has(basedOn.plan) ? plan : rest
+/** What was being brought in when the server ended was never acknowledged. */
+export async function dropHalf(db: Database): Promise<void> {
+  await db.transaction(async tx => {
+    const gone = await tx.delete(shows).where(eq(shows.deletedAt, BEING_BROUGHT_IN)).returning(ID)
+    for (const { id } of gone) await tx.delete(journal).where(eq(journal.show, id))
+  })
+}
+
+/** A show and its plans as they are kept. */
+export async function showRows(
+  db: Database,
+  id: string,
+): Promise<{ readonly title: string; readonly rows: readonly Pick<PlanRow, 'id' | 'document'>[] } | undefined> {
+  const [row] = await db.select().from(shows).where(eq(shows.id, id))
+  if (!row) return undefined
+  const rows = await db.select({ id: plans.id, document: plans.document }).from(plans).where(eq(plans.show, id))
+  return { title: row.title, rows }
 }
 
 const ID = { id: shows.id }
@@ -176,7 +199,10 @@ export async function restoreShow(db: Database, id: string): Promise<boolean> {
 export async function emptyBin(db: Database, now: Date): Promise<void> {
   const before = new Date(now.getTime() - BIN_DAYS * 86_400_000)
   await db.transaction(async tx => {
-    const gone = await tx.delete(shows).where(lt(shows.deletedAt, before)).returning(ID)
+    const gone = await tx
+      .delete(shows)
+      .where(and(lt(shows.deletedAt, before), gt(shows.deletedAt, BEING_BROUGHT_IN)))
+      .returning(ID)
     for (const { id } of gone) await tx.delete(journal).where(eq(journal.show, id))
   })
 }

@@ -1,6 +1,6 @@
 import { closeSync, existsSync, fsyncSync, openSync, readFileSync, renameSync, writeSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { sql } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import type { Database } from '../pglite/rows'
 import { journal, marks, plans, shows } from '../pglite/schema'
 import { settleEntry } from './log'
@@ -24,7 +24,7 @@ export async function appliedIn(db: Pick<Database, 'select'>): Promise<number> {
 }
 
 /** Everything that is kept, as lines of JSON: a head, then a row a line. Consistent: it is read in one transaction. */
-export async function dumpLines(db: Database, take: (line: string) => void): Promise<void> {
+async function dumpLines(db: Database, take: (line: string) => void): Promise<void> {
   await db.transaction(async tx => {
     const head: DumpHead = {
       interlumen: 'copy',
@@ -36,6 +36,40 @@ export async function dumpLines(db: Database, take: (line: string) => void): Pro
     for (const [name, table] of Object.entries(TABLES))
       for (const row of await tx.select().from(table)) take(JSON.stringify({ in: name, row }))
   })
+}
+
+/**
+ * The same while others write: each plan is taken with its journal in one moment, and between two of them whoever waits
+ * has his turn. Shows hold together by themselves, so that the copy is one that the folder could have been.
+ */
+export async function dumpLive(db: Database, take: (line: string) => void): Promise<void> {
+  const line = (name: TableName, row: unknown) => take(JSON.stringify({ in: name, row }))
+  const head: DumpHead = {
+    interlumen: 'copy',
+    version: 1,
+    at: new Date().toISOString(),
+    applied: await appliedIn(db),
+  }
+  take(JSON.stringify(head))
+  const begun = await db.select().from(shows)
+  for (const row of begun) line('shows', row)
+  for (const { id: show } of begun) {
+    for (const { id: plan } of await db.select({ id: plans.id }).from(plans).where(eq(plans.show, show))) {
+      const [rows, entries] = await db.transaction(async tx => [
+        await tx
+          .select()
+          .from(plans)
+          .where(and(eq(plans.show, show), eq(plans.id, plan))),
+        await tx
+          .select()
+          .from(journal)
+          .where(and(eq(journal.show, show), eq(journal.plan, plan))),
+      ])
+      for (const row of rows) line('plans', row)
+      if (rows.length) for (const row of entries) line('journal', row)
+      await new Promise(resolve => setImmediate(resolve))
+    }
+  }
 }
 
 /** Writes a copy beside the one that is there, and puts it in its place once it is on the disk. */

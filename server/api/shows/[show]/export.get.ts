@@ -1,11 +1,11 @@
-import { canonicalText, slug } from '#core/document'
+import { slug } from '#core/document'
 
 export default defineEventHandler(async event => {
-  const file = await (await useStore()).exportShow(idParam(event, 'show'))
+  const file = await (await useStore()).exportText(idParam(event, 'show'))
   if (!file) throw noShow()
   setResponseHeaders(event, {
     'content-type': 'application/json; charset=utf-8',
-    'content-disposition': `attachment; filename="${slug(file.show.title)}.interlumen.json"`,
+    'content-disposition': `attachment; filename="${slug(file.title)}.interlumen.json"`,
   })
-  return canonicalText(file)
+  return file.text
 })

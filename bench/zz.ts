@@ -1,3 +1,0 @@
-import { stalls } from './stalls'
-await stalls()
-process.exit(0)
