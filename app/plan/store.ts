@@ -76,7 +76,20 @@ export const usePlanStore = defineStore('plan', () => {
   const journalAfter = (revision: number): Promise<JournalAnswer> =>
     api<JournalAnswer>(`${address.value}/journal?after=${revision}`)
 
-  async function open(showId: string, id: string): Promise<void> {
+  /** The plan that is on its way in, so that whoever asks for it again waits for the same. */
+  let coming: { readonly name: string; readonly done: Promise<void> } | undefined
+  function open(showId: string, id: string): Promise<void> {
+    const wanted = `${showId}/${id}`
+    if (coming?.name !== wanted) {
+      const done = load(showId, id).finally(() => {
+        if (coming?.done === done) coming = undefined
+      })
+      coming = { name: wanted, done }
+    }
+    return coming.done
+  }
+
+  async function load(showId: string, id: string): Promise<void> {
     const mine = ++session
     state.value = 'loading'
     report.value = undefined

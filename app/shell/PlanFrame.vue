@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, watch } from 'vue'
+import { computed, nextTick, watch } from 'vue'
 import { string } from 'yup'
 import type { Severity } from '#core/kernel'
 import type { Command } from '~/shell/PaletteDialog.vue'
@@ -52,23 +52,34 @@ watch(
   },
   { immediate: true },
 )
-// Every screen and dialog is fetched while there is time, so that all of them open when the server is away.
-onMounted(() =>
-  onNuxtReady(() => {
-    void Promise.all([
-      ...SCREENS.map(({ load }) => load()),
-      import('./QuestionDialog.vue'),
-      import('./PaletteDialog.vue'),
-      import('./HelpDialog.vue'),
-      import('~/ui/PromptDialog.vue'),
-      import('~/board/AddDialog.vue'),
-      import('~/board/ChoicesDialog.vue'),
-      import('~/board/EntryDialog.vue'),
-      import('~/board/CopyDialog.vue'),
-      import('~/features/kit/HouseCableDialog.vue'),
-    ]).catch(() => undefined)
-  }),
+// Every screen and dialog is fetched once this one stands, so that all of them open when the server is away.
+const { stop } = watch(
+  () => store.report,
+  report => {
+    if (!report) return
+    void nextTick(() => {
+      stop()
+      // Not every browser tells when it is idle.
+      if ('requestIdleCallback' in window) requestIdleCallback(fetchAll, { timeout: 3000 })
+      else setTimeout(fetchAll, 1000)
+    })
+  },
+  { immediate: true },
 )
+function fetchAll(): void {
+  void Promise.all([
+    ...SCREENS.map(({ load }) => load()),
+    import('./QuestionDialog.vue'),
+    import('./PaletteDialog.vue'),
+    import('./HelpDialog.vue'),
+    import('~/ui/PromptDialog.vue'),
+    import('~/board/AddDialog.vue'),
+    import('~/board/ChoicesDialog.vue'),
+    import('~/board/EntryDialog.vue'),
+    import('~/board/CopyDialog.vue'),
+    import('~/features/kit/HouseCableDialog.vue'),
+  ]).catch(() => undefined)
+}
 useHead({ title: computed(() => (store.show ? `${store.show.title}: ${here.value.title}` : 'Interlumen')) })
 watch(here, remember, { immediate: true })
 useEventListener(window, 'focus', () => void store.refresh())

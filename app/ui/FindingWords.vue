@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { sayParts } from '#core/features'
-import type { Finding } from '#core/kernel'
 import { useUnits } from '~/shell/look'
+import type { ShownFinding } from '~/workers/protocol'
 
 /** A finding as its sentence, in which names and figures stand out from the words round them. */
-defineProps<{ finding: Finding }>()
+defineProps<{ finding: ShownFinding }>()
 const units = useUnits()
 </script>
 
 <template>
-  <template v-for="(part, i) in sayParts(finding, units)" :key="i"
+  <template v-for="(part, i) in finding.said[units.length]" :key="i"
     ><b v-if="part.given" class="given">{{ part.text }}</b
     ><template v-else>{{ part.text }}</template></template
   >

@@ -18,7 +18,11 @@ function hold(name: string, version: number, plan: Plan): Report {
     plan: name,
     version,
     verdict,
-    findings: checked.findings.map(finding => ({ ...finding, screen: by.screenOf(finding.at) })),
+    findings: checked.findings.map(finding => ({
+      ...finding,
+      screen: by.screenOf(finding.at),
+      said: { m: by.sayParts(finding, { length: 'm' }), ft: by.sayParts(finding, { length: 'ft' }) },
+    })),
     board: boardOf(checked),
     figures: by.measures.map(({ id, title, quantity, screen }) => ({
       id,

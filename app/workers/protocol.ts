@@ -3,10 +3,12 @@ import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Board } from '#core/features/board'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Finding, Verdict } from '#core/kernel'
+import type { Stretch, Units } from '#core/words'
 
-/** A finding, and the screen that shows where it stands. */
+/** A finding with its sentence in the units that people measure in, and the screen that shows where it stands. */
 export interface ShownFinding extends Finding {
   readonly screen: string
+  readonly said: Readonly<Record<Units['length'], readonly Stretch[]>>
 }
 
 /** A figure of the whole plan, and the screen that shows where it comes from. */

@@ -4,7 +4,6 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { CATALOGUE_CURRENCY, type Model, ROLES, ROLE_WORDS } from '#core/catalog'
 import { kitMinor } from '#core/chain'
 import { type Device, completePlan, emptyPlan, freshId, slug } from '#core/document'
-import { removalEdits } from '#core/propose'
 import { moneyText } from '#core/words'
 
 import type CountsView from './CountsView.vue'
@@ -110,9 +109,10 @@ async function remove(): Promise<void> {
   if (chosen.value === undefined || !device.value) return
   const { name } = device.value
   const i = order.value.indexOf(chosen.value)
-  const edits = removalEdits(store.plan!, chosen.value)
+  const gone = chosen.value
   chosen.value = order.value[i + 1] ?? order.value[i - 1]
-  if (await store.commit(`Remove ${name}`, edits))
+  const edits = await store.ask('removal', gone)
+  if (edits?.length && (await store.commit(`Remove ${name}`, edits)))
     notices.tell(`Remove ${name}`, 'info', { label: 'Undo', run: () => void store.undo() })
 }
 

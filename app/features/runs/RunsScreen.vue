@@ -5,7 +5,7 @@ import { number, string } from 'yup'
 import type { Role } from '#core/catalog'
 import { type Edit, freshId, setEdit } from '#core/document'
 import { type Severity, isAcceptable } from '#core/kernel'
-import { type Choice, removalEdits } from '#core/propose'
+import type { Choice } from '#core/propose'
 import { lengthText } from '#core/words'
 
 import { foldBoard, MANY } from '~/board/fold'
@@ -114,8 +114,8 @@ async function remove(): Promise<void> {
     edits = [{ do: 'disconnect', id: link.value }]
     title = 'Take the cable out'
   } else if (device.value && store.plan.devices[device.value]) {
-    edits = removalEdits(store.plan, device.value)
     title = `Remove ${deviceName.value}`
+    edits = (await store.ask('removal', device.value)) ?? []
   }
   if (edits.length === 0) return
   selection.open = false

@@ -8,6 +8,7 @@ import {
   entryEdits,
   readEntry,
   remediesOf,
+  removalEdits,
   seeded,
   type Addition,
   type Checked,
@@ -49,4 +50,7 @@ function addition(checked: Checked, wanted: Addition, seed: string) {
   return { edits, effect: effectOf(checked, edits) }
 }
 
-export const QUERIES = { remedies, choices, effect, entry, copy, addition }
+/** The edits that take a device out, with all that serves it alone. */
+const removal = ({ traced }: Checked, device: string) => removalEdits(traced.plan, device)
+
+export const QUERIES = { remedies, choices, effect, entry, copy, addition, removal }
