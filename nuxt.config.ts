@@ -99,8 +99,11 @@ export default defineNuxtConfig({
           recursive: true,
         })
         await build({
-          entryPoints: [inRoot('./server/judge/worker.ts')],
-          outfile: `${nitro.options.output.serverDir}/judge.mjs`,
+          entryPoints: { judge: inRoot('./server/judge/worker.ts'), restorer: inRoot('./server/judge/restorer.ts') },
+          outdir: nitro.options.output.serverDir,
+          outExtension: { '.js': '.mjs' },
+          // The database comes with files of its own, which lie beside the server already.
+          external: ['@electric-sql/pglite', 'drizzle-orm'],
           bundle: true,
           minify: true,
           platform: 'node',

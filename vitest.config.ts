@@ -5,7 +5,7 @@ export default defineConfig({
   resolve: { alias: { '~': fileURLToPath(new URL('./app', import.meta.url)) } },
   test: {
     include: ['{core,app,server,cli,testing,scripts}/**/*.test.ts'],
-    exclude: ['server/tests/{api,kill,upgrade}.test.ts', 'node_modules/**'],
+    exclude: ['server/tests/{api,disk,kill,upgrade}.test.ts', 'node_modules/**'],
     // Every file loads the whole engine: once for all of them halves the time.
     isolate: false,
     // Beside the build and the walks one worker is all that two cores leave.

@@ -73,6 +73,22 @@ function chose(event: Event): void {
   if (chosen) void bring(chosen)
   input.value = ''
 }
+const copyFile = ref<HTMLInputElement>()
+const restoring = ref<{ file: string; folder?: string; why?: string }>()
+async function choseCopy(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const [chosen] = input.files ?? []
+  if (!chosen) return
+  restoring.value = { file: chosen.name }
+  const text = await chosen.text()
+  input.value = ''
+  try {
+    const { folder } = await api<{ folder: string }>('/restore', { method: 'POST', text })
+    restoring.value = { file: chosen.name, folder }
+  } catch (error) {
+    restoring.value = { file: chosen.name, why: (error as Error).message }
+  }
+}
 useEventListener(window, 'dragover', event => event.preventDefault())
 useEventListener(window, 'drop', (event: DragEvent) => {
   event.preventDefault()
@@ -147,6 +163,20 @@ const changed = (show: ShowSummary) =>
           <dd>{{ refusal.allowed }}</dd>
         </dl>
         <button class="btn" type="button" @click="refusal = undefined">Close</button>
+      </div>
+      <div v-if="restoring" class="refusal" :role="restoring.why ? 'alert' : 'status'">
+        <p v-if="restoring.why">
+          <b>{{ restoring.file }} was not restored.</b> {{ restoring.why }}
+        </p>
+        <template v-else-if="restoring.folder">
+          <p>
+            <b>{{ restoring.file }} is restored beside what is here</b>, in a data folder of its own. Stop this server,
+            and start it on that folder to work with it:
+          </p>
+          <p class="figures">INTERLUMEN_DATA={{ restoring.folder }}</p>
+        </template>
+        <p v-else>Restoring {{ restoring.file }} …</p>
+        <button class="btn" type="button" @click="restoring = undefined">Close</button>
       </div>
       <div v-if="failure" class="refusal" role="alert">
         <p>{{ failure }}</p>
@@ -223,9 +253,22 @@ const changed = (show: ShowSummary) =>
           </li>
         </ul>
       </template>
-      <p v-if="shows?.length || binned.length" class="small quiet copy">
-        <a class="btn small plain" href="/api/copy" download>Save a copy of everything</a>
-        shows, the bin and every change, in one file; the server can begin a new folder with it.
+      <p v-if="shows" class="small quiet copy">
+        <a v-if="shows.length || binned.length" class="btn small plain" href="/api/copy" download
+          >Save a copy of everything</a
+        >
+        <button class="btn small plain" type="button" @click="copyFile?.click()">Restore a copy</button>
+        <input
+          ref="copyFile"
+          class="unseen"
+          type="file"
+          accept=".jsonl,application/x-ndjson"
+          tabindex="-1"
+          aria-label="Copy to restore"
+          @change="choseCopy"
+        />
+        shows, the bin and every change, in one file; a copy is restored into a folder of its own, and what is here
+        stays.
         <a class="btn small plain" href="/licences.txt">Licences</a>
       </p>
     </section>

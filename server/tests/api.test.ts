@@ -57,6 +57,26 @@ describe('shows', () => {
     expect((await ask(at(`/shows/${copy}/restore`), 'POST')).status).toBe(200)
     expect(await titles()).toContain('Open night, copy')
   })
+  it('restores a copy into a folder of its own while it serves, and refuses what is none', async () => {
+    const id = await imported()
+    await write(id, 0, rename(1, 'Before the copy'))
+    const text = await (await fetch(at('/copy'))).text()
+    const { status, body } = await ask<{ folder: string }>(at('/restore'), 'POST', text)
+    expect(status).toBe(200)
+    expect(body.folder).toContain(`${server.folder}-restored-`)
+    const again = await start(body.folder)
+    try {
+      const { plan } = (await ask(`${again.url}/api/shows/${id}/plans/main`)).body
+      expect(plan.devices.wide.name).toBe('Before the copy')
+    } finally {
+      await again.stop()
+      dropFolder(body.folder)
+    }
+    const bad = await ask(at('/restore'), 'POST', text.slice(0, -30))
+    expect(bad.status).toBe(422)
+    expect(bad.body.error.message).toMatch(/not restored: line \d+ is no JSON/)
+    expect((await ask(at('/health'))).status).toBe(200)
+  })
   it('gives back what was imported, in canonical form', async () => {
     const id = await imported()
     const text = await (await fetch(at(`/shows/${id}/export`))).text()

@@ -22,6 +22,10 @@ async function readBytes(event: H3Event, limit: number): Promise<Buffer> {
 }
 
 const readText = async (event: H3Event): Promise<string> => (await readBytes(event, MAX_BODY_BYTES)).toString('utf8')
+/** A copy of everything holds more than any one show. */
+const MAX_COPY_BYTES = 400_000_000
+export const readCopyText = async (event: H3Event): Promise<string> =>
+  (await readBytes(event, MAX_COPY_BYTES)).toString('utf8')
 export const readFileBytes = (event: H3Event): Promise<Buffer> => readBytes(event, MAX_FILE_BYTES)
 
 /** Reads a JSON body and checks its envelope; unknown keys are refused. */
