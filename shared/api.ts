@@ -37,6 +37,8 @@ export interface PlanState {
   readonly show: { readonly id: string; readonly title: string }
   readonly id: string
   readonly revision: number
+  /** The entry of the journal that made this revision: another folder may have the same number for another state. */
+  readonly head?: string
   readonly plan: Plan
   /** What the asking browser wrote, oldest first, as far back as it can be undone. */
   readonly mine: readonly JournalEntry[]
@@ -58,6 +60,8 @@ export interface BehindAnswer {
 
 export interface JournalAnswer {
   readonly epoch?: string
+  /** The entry of the revision after which was asked. */
+  readonly head?: string
   readonly revision: number
   readonly entries: readonly JournalEntry[]
 }

@@ -62,9 +62,14 @@ class Server {
     const { pathname, searchParams } = new URL(url, 'http://localhost')
     const json = (body: unknown, status = 200) => new Response(JSON.stringify(body), { status })
     if (this.gone) return json({ error: { code: 'not-found', message: 'There is no such plan.' } }, 404)
+    const headAt = (at: number): string => {
+      const entry = this.journal.find(({ revision }) => revision === at)
+      return entry ? transactionId(entry.transaction) : 'snapshot'
+    }
     if (pathname.endsWith('/journal'))
       return json({
         revision: this.revision,
+        head: headAt(Number(searchParams.get('after'))),
         entries: this.journal.filter(({ revision }) => revision > Number(searchParams.get('after'))),
       })
     if (init?.method !== 'POST')
@@ -72,17 +77,23 @@ class Server {
         show: { id: 'show', title: 'Show' },
         id: 'main',
         revision: this.revision,
+        head: headAt(this.revision),
         plan: this.plan,
         mine: this.journal.filter(({ transaction }) => transaction.client === searchParams.get('client')),
         lastSeq: 0,
       })
     this.sizes.push(init.body!.length)
     if (init.body!.length > 2_000_000) return json({ error: { code: 'too-large', message: 'too large' } }, 413)
-    const { base, transactions } = JSON.parse(init.body!) as { base: number; transactions: Transaction[] }
+    const { base, transactions, head } = JSON.parse(init.body!) as {
+      base: number
+      transactions: Transaction[]
+      head?: string
+    }
     const fresh = transactions.filter(
       transaction => !this.journal.some(entry => transactionId(entry.transaction) === transactionId(transaction)),
     )
-    if (base > this.revision) return json({ error: { code: 'restored', message: 'older' } }, 409)
+    if (base > this.revision || (head !== undefined && head !== headAt(base)))
+      return json({ error: { code: 'restored', message: 'older' } }, 409)
     if (fresh.length && base !== this.revision)
       return json(
         {
@@ -380,6 +391,27 @@ describe('the plan on the screen', () => {
     await store.takeUp()
     await settle()
     expect(server.plan.devices.cam!.name).toBe('Unsent')
+  })
+  it('notices an older state that others have written past its own revision, by the entry that made it', async () => {
+    const store = await openStore()
+    await store.commit('Far', route(22))
+    await settle()
+    for (const press of ['write', 'look'] as const) {
+      // Another folder: as many revisions and one more, none of them this tab's.
+      server.plan = new Server().plan
+      server.journal = []
+      server.revision = 0
+      server.write(theirs(1, route(7)))
+      server.write(theirs(2, route(9)))
+      if (press === 'write') {
+        await store.commit('Name', name('Unsent'))
+        await vi.waitFor(() => expect(store.aside.map(({ transaction }) => transaction.title)).toEqual(['Name']))
+      } else await store.refresh()
+      await settle()
+      expect(store.plan!.links.a!.routeM).toBe(9)
+      await store.commit('Far again', route(22))
+      await settle()
+    }
   })
   it('saves also when the browser has no room to keep anything', async () => {
     const store = await openStore()

@@ -109,7 +109,7 @@ export const usePlanStore = defineStore('plan', () => {
       show.value = got.show
       aside.value = asides(name.value)
       epoch = got.epoch
-      let begun = copyOf(got.plan, got.revision, got.mine)
+      let begun = copyOf(got.plan, got.revision, got.mine, got.head)
       const { base, transactions } = kept(name.value)
       if (transactions.length) {
         const { entries } = base < got.revision ? await journalAfter(base) : { entries: [] }
@@ -240,7 +240,12 @@ export const usePlanStore = defineStore('plan', () => {
         const begun = performance.now()
         const { revision, accepted } = await api<WriteAnswer>(`${address.value}/transactions`, {
           method: 'POST',
-          body: { base: copy.value.revision, transactions: sent, ...(epoch === undefined ? {} : { epoch }) },
+          body: {
+            base: copy.value.revision,
+            transactions: sent,
+            ...(epoch === undefined ? {} : { epoch }),
+            ...(copy.value.head === undefined ? {} : { head: copy.value.head }),
+          },
         })
         if (mine !== session) break
         failures = 0
@@ -366,9 +371,12 @@ export const usePlanStore = defineStore('plan', () => {
     const busy = (): boolean => state.value !== 'ready' || flushing || copy.value!.pending.length > 0
     if (busy()) return
     try {
-      const { revision } = copy.value!
-      const { entries, revision: there, epoch: of } = await journalAfter(revision)
-      if (there < revision || (of !== undefined && epoch !== undefined && of !== epoch)) return await restored()
+      const { revision, head } = copy.value!
+      const answer = await journalAfter(revision)
+      const { entries } = answer
+      const other = (mine: string | undefined, theirs: string | undefined) =>
+        mine !== undefined && theirs !== undefined && mine !== theirs
+      if (answer.revision < revision || other(epoch, answer.epoch) || other(head, answer.head)) return await restored()
       if (!busy() && entries.length > 0 && copy.value!.revision === revision) rebase(entries)
     } catch {
       /* The next write says that the server does not answer. */

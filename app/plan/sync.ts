@@ -15,6 +15,8 @@ export interface Copy {
   /** As the server has it, at `revision`. */
   readonly settled: Plan
   readonly revision: number
+  /** The entry that made that revision, where it is known. */
+  readonly head?: string
   /** Mine that the server has not acknowledged, oldest first. */
   readonly pending: readonly Transaction[]
   /** As it is seen: `settled` with `pending` on top. */
@@ -25,9 +27,14 @@ export interface Copy {
   readonly questions: readonly Question[]
 }
 
-export function copyOf(plan: Plan, revision: number, mine: readonly JournalEntry[]): Copy {
-  return { settled: plan, revision, pending: [], plan, done: mine, questions: [] }
+export function copyOf(plan: Plan, revision: number, mine: readonly JournalEntry[], head?: string): Copy {
+  return { settled: plan, ...at(revision, head), pending: [], plan, done: mine, questions: [] }
 }
+
+const at = (revision: number, head: string | undefined): Pick<Copy, 'revision' | 'head'> => ({
+  revision,
+  ...(head === undefined ? {} : { head }),
+})
 
 /** The copy with a change of mine, which was applied to what is seen. */
 export function changed(copy: Copy, transaction: Transaction, plan: Plan, inverse: readonly Edit[]): Copy {
@@ -58,14 +65,16 @@ export function acknowledged(
   sent: readonly Transaction[],
   made: ReadonlyMap<string, number>,
 ): Copy {
+  const { head, ...rest } = copy
+  const last = [...made].find(([, revision]) => revision === now)?.[0]
   return {
-    ...copy,
+    ...rest,
     // What the stream has told meanwhile is in already.
     settled: advance(
       copy.settled,
       sent.filter(transaction => copy.pending.includes(transaction)),
     ),
-    revision: Math.max(copy.revision, now),
+    ...at(Math.max(copy.revision, now), copy.revision >= now ? head : last),
     pending: copy.pending.filter(transaction => !sent.includes(transaction)),
     done: copy.done.map(entry => {
       const revision = made.get(transactionId(entry.transaction))
@@ -103,7 +112,10 @@ export function rebased(copy: Copy, written: readonly JournalEntry[], me: string
     copy.settled,
     newer.map(({ transaction }) => transaction),
   )
-  return layered({ ...copy, settled, revision: newer.at(-1)?.revision ?? copy.revision }, newer, me)
+  const last = newer.at(-1)
+  const { head, ...rest } = copy
+  const now = last ? at(last.revision, transactionId(last.transaction)) : at(copy.revision, head)
+  return layered({ ...rest, settled, ...now }, newer, me)
 }
 
 /**

@@ -62,9 +62,9 @@ export interface Store {
   journalAfter(show: string, plan: string, revision: number): Promise<JournalAnswer | undefined>
   /**
    * Writes transactions that were made on revision `base`: all or none, together with the plan, and only while the plan
-   * is still at `base`. Those that are in the journal already (a retry) are acknowledged again and not applied twice.
+   * is still at `base`; `head` names the entry that made it. Those that are in the journal already (a retry) are acknowledged again and not applied twice.
    */
-  write(show: string, plan: string, base: number, transactions: readonly Transaction[]): Promise<Written>
+  write(show: string, plan: string, base: number, transactions: readonly Transaction[], head?: string): Promise<Written>
 
   /** A consistent copy of everything, shows in the bin and journals too, a line at a time. */
   copyLines(take: (line: string) => void): Promise<void>

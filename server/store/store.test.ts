@@ -181,6 +181,20 @@ describe('the data folder', () => {
   }, 60_000)
 })
 
+describe('a write', () => {
+  it('that was made on another state of the same number is told so, and nothing is written', async () => {
+    const store = await open(killed(closed))
+    const { revision, head } = (await store.openPlan(show, 'main', 'tests'))!
+    expect([revision, head]).toEqual([10, 'tests:10'])
+    expect(await store.write(show, 'main', 10, [rename(11, 'Eleven')], 'somebody:3')).toEqual({ outcome: 'ahead' })
+    expect((await store.write(show, 'main', 10, [rename(11, 'Eleven')], head)).outcome).toBe('written')
+    // The same again, as a page does that was not answered.
+    expect((await store.write(show, 'main', 10, [rename(11, 'Eleven')], head)).outcome).toBe('written')
+    expect((await store.journalAfter(show, 'main', 10))!.head).toBe(head)
+    await store.close()
+  }, 60_000)
+})
+
 describe('an export', () => {
   it('can be imported whatever was written, and gives the same file again', async () => {
     const store = await open(killed(closed))

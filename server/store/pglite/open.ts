@@ -340,10 +340,10 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
     removePlan: (show, plan) => kept.change(() => ({ op: 'removePlan', show, plan })),
     openPlan: (show, plan, client) => planRows.openPlan(db, show, plan, client),
     journalAfter: (show, plan, revision) => planRows.journalAfter(db, show, plan, revision),
-    write: async (show, plan, base, transactions) => {
+    write: async (show, plan, base, transactions, head) => {
       const ready = isHeavy(transactions) ? await workedOut(show, plan, base, transactions) : undefined
       return kept.change(() => ({ op: 'write', show, plan, base, transactions }), {
-        before: () => planRows.unwritten(db, show, plan, base, transactions),
+        before: () => planRows.unwritten(db, show, plan, base, transactions, head),
         ready,
         edits: true,
       })

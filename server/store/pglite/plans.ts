@@ -48,6 +48,15 @@ async function readJournal(
   }))
 }
 
+/** What made a revision: the id of a transaction, or a snapshot. */
+async function headAt(db: Reader, show: string, plan: string, revision: number): Promise<string | undefined> {
+  const [row] = await db
+    .select({ kind: journal.kind, client: journal.client, seq: journal.seq })
+    .from(journal)
+    .where(and(eq(journal.show, show), eq(journal.plan, plan), eq(journal.revision, revision)))
+  return row && (row.kind === 'snapshot' ? 'snapshot' : transactionId({ client: row.client!, seq: row.seq! }))
+}
+
 async function lastSeq(db: Reader, show: string, plan: string, client: string): Promise<number> {
   const [row] = await db
     .select({ seq: max(journal.seq) })
@@ -74,10 +83,12 @@ export async function openPlan(
   return db.transaction(async tx => {
     const state = await readPlan(tx, show, plan)
     if (!state) return undefined
-    if (client === undefined) return { ...state, mine: [], lastSeq: 0 }
+    const head = await headAt(tx, show, plan, state.revision)
+    const told = { ...state, ...(head === undefined ? {} : { head }) }
+    if (client === undefined) return { ...told, mine: [], lastSeq: 0 }
     const since = await lastSnapshot(tx, show, plan)
     return {
-      ...state,
+      ...told,
       mine: await readJournal(tx, show, plan, since, { client, last: UNDO_DEPTH }),
       lastSeq: await lastSeq(tx, show, plan, client),
     }
@@ -97,7 +108,14 @@ export async function journalAfter(
       .from(plans)
       .innerJoin(shows, eq(shows.id, plans.show))
       .where(and(here(show, plan), isNull(shows.deletedAt)))
-    return row && { revision: row.revision, entries: await readJournal(tx, show, plan, revision) }
+    const head = row && (await headAt(tx, show, plan, revision))
+    return (
+      row && {
+        revision: row.revision,
+        entries: await readJournal(tx, show, plan, revision),
+        ...(head === undefined ? {} : { head }),
+      }
+    )
   })
 }
 
@@ -159,6 +177,7 @@ export async function unwritten(
   plan: string,
   base: number,
   transactions: readonly Transaction[],
+  head: string | undefined,
 ): Promise<Written | undefined> {
   return db.transaction(async (tx): Promise<Written | undefined> => {
     const [row] = await tx
@@ -168,6 +187,8 @@ export async function unwritten(
       .where(and(here(show, plan), isNull(shows.deletedAt)))
     if (!row) return { outcome: 'missing' }
     if (base > row.revision) return { outcome: 'ahead' }
+    // The same number for another state: an older folder was put here, and written since.
+    if (head !== undefined && (await headAt(tx, show, plan, base)) !== head) return { outcome: 'ahead' }
     if (base === row.revision) return undefined
     const parted = await known(tx, show, plan, transactions)
     if ('path' in parted || parted.fresh.length < transactions.length) return undefined

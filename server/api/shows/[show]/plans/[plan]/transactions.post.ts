@@ -7,6 +7,7 @@ const envelope = object({
     .min(0, 'a revision from 0')
     .max(MOST_REVISION, `a revision up to ${MOST_REVISION}`)
     .required('the revision that the transactions were made on'),
+  head: string().max(120, 'the entry that made that revision'),
   epoch: string().max(64, 'the epoch that the plan was opened under'),
   transactions: array(mixed())
     .min(1, 'at least one transaction')
@@ -15,7 +16,7 @@ const envelope = object({
 })
 
 export default defineEventHandler(async event => {
-  const { base, transactions, epoch } = await readEnvelope(event, envelope)
+  const { base, transactions, epoch, head } = await readEnvelope(event, envelope)
   // Who writes is what this browser told the server, whatever stands in the transaction.
   const who = nameOf(event)
   const checked = transactions.map((transaction, i): Transaction => {
@@ -28,7 +29,7 @@ export default defineEventHandler(async event => {
   const store = await useStore()
   const restored = () => fail(409, 'An older state was put in the place of this one.', { code: 'restored' })
   if (epoch !== undefined && epoch !== store.epoch) throw restored()
-  const written = await store.write(show, plan, base, checked)
+  const written = await store.write(show, plan, base, checked, head)
   if (written.outcome === 'written' && written.fresh.length) announce(show, plan, written.fresh)
   switch (written.outcome) {
     case 'written':
