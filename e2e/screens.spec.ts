@@ -2,7 +2,19 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, openCopy, press, saved, test, verdict, goTo } from './walk'
 
-const SCREENS = ['brief', 'order', 'kit', 'runs', 'standard', 'patch', 'whatif', 'inside', 'power', 'papers'] as const
+const SCREENS = [
+  'brief',
+  'order',
+  'kit',
+  'runs',
+  'standard',
+  'patch',
+  'switchers',
+  'whatif',
+  'inside',
+  'power',
+  'papers',
+] as const
 const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<void>>> = {
   brief: page => expect(page.getByText('takes place at')).toBeVisible(),
   order: page => expect(page.getByRole('button', { name: /^Add a segment/ }).first()).toBeVisible(),
@@ -11,6 +23,7 @@ const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<v
   runs: page => expect(page.getByRole('list', { name: 'Runs' })).toBeAttached(),
   standard: page => expect(page.getByRole('grid', { name: 'Standards, the best first' })).toBeVisible(),
   patch: page => expect(page.getByRole('button', { name: /^Patch it for me/ })).toBeVisible(),
+  switchers: page => expect(page.getByRole('heading', { name: 'Set-up sheet' })).toBeVisible(),
   whatif: page => expect(page.getByRole('listbox', { name: 'What may fail' })).toBeVisible(),
   inside: page => expect(page.getByRole('heading', { name: 'What is inside?' })).toBeVisible(),
   papers: page => expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible(),
@@ -105,6 +118,37 @@ test('says what goes dark when one thing fails, and what is left', async ({ page
   await expect(page).toHaveURL(/\?at=/)
 })
 
+test('sets the switchers up by keyboard: standard, names, sound, feeds; the sheet follows and prints', async ({
+  page,
+}) => {
+  const base = await openCopy(page, 'Kiln Night', 'switchers')
+  await ready.switchers(page)
+  const sheet = page.getByRole('complementary', { name: 'Set-up of Main' })
+  const step = (words: RegExp) => sheet.getByRole('listitem').filter({ hasText: words })
+  await expect(step(/Operating standard.*1080p59\.94/)).toBeVisible()
+  // The first input is chosen when the screen opens: along to the second, and its name.
+  await press(page, 'ArrowRight', 'l')
+  await expect(sheet.getByLabel('Label')).toBeFocused()
+  await sheet.getByLabel('Label').fill('Hands at the wheel')
+  await press(page, 'Enter')
+  await expect(step(/HDMI in 2: Label.*Hands at the wheel.*only from a computer.*room for 12 letters/)).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Inputs of Main' }).getByText('Hands at the wheel')).toBeVisible()
+  await page.getByRole('heading', { level: 1 }).click()
+  await press(page, 'x')
+  await expect(step(/Off the air.*never taken to program/)).toBeVisible()
+  await press(page, 'Control+z')
+  await expect(step(/Off the air/)).toBeHidden()
+  // The other feed of the second output.
+  await sheet.getByLabel('HDMI out 2 carries').selectOption('preview')
+  await expect(step(/HDMI out 2: Carries.*preview/)).toBeVisible()
+  await page.reload()
+  await expect(step(/Hands at the wheel/)).toBeVisible()
+  await press(page, 'p')
+  await expect(page).toHaveURL(new RegExp(`${base}/papers`))
+  await expect(page.getByRole('heading', { name: 'Set-up sheets' })).toBeVisible()
+  await expect(page.getByRole('cell', { name: 'Hands at the wheel' })).toBeVisible()
+})
+
 test('makes papers with the figures of the board, and gives them as CSV', async ({ page }) => {
   await openCopy(page, 'Harbour Robotics Cup', 'papers')
   await ready.papers(page)
@@ -118,10 +162,8 @@ test('makes papers with the figures of the board, and gives them as CSV', async 
   expect(first).toContain('75\u00A0m')
   await page.getByRole('tab', { name: 'Sources and inputs' }).click()
   await expect(page.getByRole('cell', { name: 'Pit lane, roaming' })).toBeVisible()
-  await page.getByRole('tab', { name: 'Settings' }).click()
-  await expect(
-    page.getByRole('heading', { name: 'Settings to make' }).or(page.getByRole('heading', { name: 'Settings' })),
-  ).toBeVisible()
+  await page.getByRole('tab', { name: 'Set-up sheets' }).click()
+  await expect(page.getByRole('heading', { name: 'Set-up sheets' })).toBeVisible()
   // In print only the paper is left.
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('navigation', { name: 'Steps' })).toBeHidden()

@@ -9,6 +9,19 @@ import { screen as patch } from './patch/screen'
 import { screen as power } from './power/screen'
 import { screen as runs } from './runs/screen'
 import { screen as standard } from './standard/screen'
+import { screen as switchers } from './switcher/screen'
 
 /** Every screen of a plan, in the order of the work. */
-export const SCREENS: readonly Screen[] = [brief, order, kit, runs, standard, patch, whatif, inside, power, papers]
+export const SCREENS: readonly Screen[] = [
+  brief,
+  order,
+  kit,
+  runs,
+  standard,
+  patch,
+  switchers,
+  whatif,
+  inside,
+  power,
+  papers,
+]

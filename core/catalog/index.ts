@@ -1,16 +1,24 @@
 export { CONSTRAINTS } from './constraints'
 export {
+  ACTS,
+  type Act,
   type Delay,
   FEEDS,
   type Feed,
+  KEY_KINDS,
   KINDS,
+  type Keyer,
   type Limit,
+  type Mix,
   type Model,
   type Path,
   type Port,
   ROLES,
   ROLE_WORDS,
   type Role,
+  SURFACES,
+  type Surface,
+  TRANSITIONS,
   carriesPicture,
   followsSink,
   isBeside,
@@ -20,5 +28,5 @@ export {
   portsOf,
   takesProtected,
 } from './model'
-export { CATALOGUE_CURRENCY, MODELS } from './models'
+export { CATALOGUE_CURRENCY, MODELS, mixOf } from './models'
 export { PORT_COLUMNS, type PortRow, portRows, portsOfRows } from './table'

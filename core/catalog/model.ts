@@ -169,6 +169,75 @@ export interface Mode {
   readonly records?: readonly FormatSet[]
 }
 
+/** What can be done on a mixing device. */
+export const ACTS = [
+  'cut',
+  'transition',
+  'key',
+  'key set-up',
+  'picture in picture',
+  'stills',
+  'macros',
+  'outputs',
+  'sound',
+  'names',
+  'standard',
+  'inputs',
+] as const
+export type Act = (typeof ACTS)[number]
+
+/** How a key is cut: by brightness, by a key signal beside the fill, by a colour, by a shape, or as a box. */
+export const KEY_KINDS = ['luma', 'linear', 'chroma', 'pattern', 'box'] as const
+export type KeyKind = (typeof KEY_KINDS)[number]
+
+export const TRANSITIONS = ['cut', 'mix', 'dip', 'wipe', 'stinger'] as const
+export type Transition = (typeof TRANSITIONS)[number]
+
+export const SURFACES = ['panel', 'computer', 'tablet', 'pad'] as const
+
+/** From where a mixing device is worked, and what can be reached there. */
+export interface Surface {
+  readonly kind: (typeof SURFACES)[number]
+  readonly reaches: readonly Act[]
+  /** From the press to its doing, typically, ms. */
+  readonly latencyMs: number
+  /** It shows that a press was done. */
+  readonly confirms?: true
+}
+
+export interface Keyer {
+  readonly title: string
+  /** Part of the transition, or laid over its result. */
+  readonly place: 'before' | 'after'
+  readonly kinds: readonly KeyKind[]
+}
+
+/** What a mixing device can do beside its sockets, as its data sheet says. */
+export interface Mix {
+  readonly buses: number
+  /** A press on a source: cuts program at once, or sets preview, or either by a setting. */
+  readonly press: 'direct' | 'preview' | 'either'
+  readonly transitions: readonly Transition[]
+  /** Longest automatic transition, frames of the operating standard. */
+  readonly longest: number
+  /** What a second press does while one runs. */
+  readonly during: 'ignores' | 'finishes' | 'reverses'
+  readonly keyers: readonly Keyer[]
+  readonly stills: number
+  /** Frames that a still takes to load. */
+  readonly stillFrames: number
+  readonly clips: number
+  readonly colours: number
+  readonly macros: number
+  /** Characters that a name may have on a button, and in the multiview. */
+  readonly shortName: number
+  readonly longName: number
+  readonly fadeToBlack: boolean
+  /** From power on until pictures pass, s. */
+  readonly bootS: number
+  readonly surfaces: readonly Surface[]
+}
+
 export interface Model {
   /** `builtin/<id>@<revision>` for a row of the catalogue, kept when it is copied into a plan. */
   readonly from?: string
@@ -194,6 +263,8 @@ export interface Model {
   readonly inset?: string
   /** Switchers: keys that can lie over program at once, and pictures that are recorded inside. */
   readonly keyers?: number
+  /** Switchers: what they do with their pictures, and from where. */
+  readonly mix?: Mix
   readonly records?: number
   /** What ends its work by itself. */
   readonly limits?: readonly Limit[]

@@ -1,4 +1,4 @@
-import type { Model } from './model'
+import type { Mix, Model } from './model'
 import { BESIDE } from './rows/beside'
 import { SINKS } from './rows/sinks'
 import { SOURCES } from './rows/sources'
@@ -18,3 +18,8 @@ export const MODELS: ReadonlyMap<string, Model> = new Map(
     { from: `builtin/${id}@${REVISION}`, ...row },
   ]),
 )
+
+const BY_REFERENCE: ReadonlyMap<string | undefined, Model> = new Map([...MODELS.values()].map(row => [row.from, row]))
+
+/** What a mixing device can do: as its model says, else as the row of the catalogue that it was copied from before rows said it. */
+export const mixOf = ({ mix, from }: Model): Mix | undefined => mix ?? BY_REFERENCE.get(from)?.mix

@@ -19,6 +19,7 @@ import { picture } from './picture/feature'
 import { power } from './power/feature'
 import { sound } from './sound/feature'
 import { standard } from './standard/feature'
+import { switcher } from './switcher/feature'
 
 /** Every subject of the program. */
 export const FEATURES = [
@@ -37,6 +38,7 @@ export const FEATURES = [
   whyFeature,
   crew,
   paper,
+  switcher,
   power,
   order,
 ]

@@ -5,6 +5,7 @@ import { QUERIES as paper } from './paper/queries'
 import { QUERIES as patch } from './patch/queries'
 import { QUERIES as power } from './power/queries'
 import { QUERIES as standard } from './standard/queries'
+import { QUERIES as switcher } from './switcher/queries'
 import { QUERIES as verdict } from './verdict/queries'
 import { QUERIES as versions } from './versions/queries'
 import { QUERIES as why } from './why/queries'
@@ -17,6 +18,7 @@ export const QUERIES = {
   ...patch,
   ...power,
   ...standard,
+  ...switcher,
   ...verdict,
   ...versions,
   ...why,

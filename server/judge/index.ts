@@ -1,3 +1,4 @@
+/// <reference path="./comlink-node.d.ts" />
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { Worker } from 'node:worker_threads'

@@ -17,7 +17,8 @@ const selection = useBoardStore()
 const notices = useNotices()
 const units = useUnits()
 const made = useAnswer('papers', () => [units.value] as const)
-const chosen = ref<Paper['id']>('cables')
+const asked = useRoute().query.paper
+const chosen = ref<Paper['id']>(typeof asked === 'string' ? asked : 'cables')
 
 const paper = computed(() => made.value?.papers.find(({ id }) => id === chosen.value))
 const columns = computed(() => paper.value?.columns.filter(({ key }) => paper.value!.rows.some(row => row[key])) ?? [])

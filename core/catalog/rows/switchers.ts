@@ -1,4 +1,5 @@
 import type { Model } from '../model'
+import { MIXES } from './mixes'
 import {
   ALL_1080I,
   ALL_1080P,
@@ -272,25 +273,9 @@ const ROWS: Record<string, Model> = {
   },
 }
 
-/** What a data sheet says beside the pictures: keys over program at once, pictures recorded inside, the input of a fixed picture in picture. */
-const BESIDE: Readonly<Record<string, Pick<Model, 'keyers' | 'records' | 'inset'>>> = {
-  'switcher-4-strict': { keyers: 1, records: 0, inset: 'in-1' },
-  'switcher-4-scaling': { keyers: 1, records: 0 },
-  'switcher-8-mixed': { keyers: 2, records: 0 },
-  'switcher-4-multiview': { keyers: 1, records: 1 },
-  'switcher-8-hdmi': { keyers: 2, records: 1 },
-  'switcher-12-sdi': { keyers: 4, records: 0 },
-  'switcher-4-2160': { keyers: 2, records: 1 },
-  'switcher-4-fixed-rate': { keyers: 1, records: 0, inset: 'in-1' },
-  'switcher-4-computer': { keyers: 1, records: 0, inset: 'in-1' },
-  'switcher-6-combo': { keyers: 1, records: 1 },
-  'switcher-8-level-a': { keyers: 2, records: 0 },
-  'switcher-4-quad': { keyers: 2, records: 0 },
-  'switcher-6-2160': { keyers: 2, records: 0 },
-  'switcher-20-mixed': { keyers: 4, records: 0 },
-  'switcher-2-field': { keyers: 0, records: 0, inset: 'in-2' },
-}
-
 export const STAGES: Record<string, Model> = Object.fromEntries(
-  Object.entries(ROWS).map(([id, row]) => [id, { ...row, ...BESIDE[id] }]),
+  Object.entries(ROWS).map(([id, row]): [string, Model] => {
+    const { records, inset, ...mix } = MIXES[id]!
+    return [id, { ...row, keyers: mix.keyers.length, records, ...(inset === undefined ? {} : { inset }), mix }]
+  }),
 )

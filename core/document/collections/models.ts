@@ -1,4 +1,4 @@
-import { FEEDS, KINDS, ROLES, type Model } from '#core/catalog'
+import { ACTS, FEEDS, KEY_KINDS, KINDS, ROLES, SURFACES, TRANSITIONS, type Model } from '#core/catalog'
 import { collection, listOf, mapOf, number, object, oneOf, ref, whole, type Misfit } from '#core/kernel'
 import {
   ASPECTS,
@@ -58,6 +58,61 @@ export const path = object(['from', 'to', 'format', 'delay'], {
   delay: ref('delay'),
 })
 
+const mix = object(
+  [
+    'buses',
+    'press',
+    'transitions',
+    'longest',
+    'during',
+    'keyers',
+    'stills',
+    'stillFrames',
+    'clips',
+    'colours',
+    'macros',
+    'shortName',
+    'longName',
+    'fadeToBlack',
+    'bootS',
+    'surfaces',
+  ],
+  {
+    buses: whole(1, 64),
+    press: oneOf(['direct', 'preview', 'either']),
+    transitions: listOf(oneOf(TRANSITIONS), TRANSITIONS.length, 1),
+    longest: whole(1, 10_000),
+    during: oneOf(['ignores', 'finishes', 'reverses']),
+    keyers: listOf(
+      object(['title', 'place', 'kinds'], {
+        title: ref('title'),
+        place: oneOf(['before', 'after']),
+        kinds: listOf(oneOf(KEY_KINDS), KEY_KINDS.length, 1),
+      }),
+      64,
+    ),
+    stills: whole(0, 1000),
+    stillFrames: whole(0, 10_000),
+    clips: whole(0, 1000),
+    colours: whole(0, 64),
+    macros: whole(0, 10_000),
+    shortName: whole(0, 120),
+    longName: whole(0, 120),
+    fadeToBlack: { type: 'boolean' },
+    bootS: number(0, 3600),
+    surfaces: listOf(
+      object(['kind', 'reaches', 'latencyMs'], {
+        kind: oneOf(SURFACES),
+        reaches: listOf(oneOf(ACTS), ACTS.length, 1),
+        latencyMs: number(0, 10_000),
+        confirms: { const: true },
+      }),
+      SURFACES.length,
+      1,
+    ),
+  },
+)
+
 export const models = collection<Model>({
   name: 'models',
   entry: 'model',
@@ -98,6 +153,7 @@ export const models = collection<Model>({
     inset: ref('slug'),
     keyers: whole(0, 64),
     records: whole(0, 64),
+    mix,
     radio: object(['fMHz', 'eirpDbm', 'gainDbi', 'needsDbm', 'channels'], {
       fMHz: number(100, 100_000),
       eirpDbm: number(-20, 60),

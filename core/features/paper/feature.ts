@@ -1,4 +1,4 @@
 import { feature } from '#core/propose'
-import { cableSchedule, inputList, settingList } from './papers'
+import { cableSchedule, inputList } from './papers'
 
-export const paper = feature({ id: 'paper', papers: [cableSchedule, inputList, settingList] })
+export const paper = feature({ id: 'paper', papers: [cableSchedule, inputList] })

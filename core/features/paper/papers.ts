@@ -1,20 +1,10 @@
 import type { Paper } from '#core/kernel'
 import type { CableModel } from '#core/cable'
-import { type Port, ROLES, carriesPicture, makesInAnyMode, portsOf } from '#core/catalog'
-import {
-  type DeviceNode,
-  type Wire,
-  gathers,
-  inputsBefore,
-  isSwitcher,
-  lengthOf,
-  openingOf,
-  outputFormat,
-  socketName,
-} from '#core/chain'
-import { type PortSetting, own } from '#core/document'
+import { ROLES, carriesPicture, portsOf } from '#core/catalog'
+import { type DeviceNode, type Wire, gathers, isSwitcher, lengthOf, openingOf, socketName } from '#core/chain'
+import { own } from '#core/document'
 import type { Checked } from '#core/propose'
-import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
+import { formatLabel } from '#core/signal'
 import { type Units, lengthText, listWords } from '#core/words'
 
 const SHOT_WORDS: Readonly<Record<string, string>> = { safe: 'wide, safe' }
@@ -172,94 +162,6 @@ export function inputList({ traced }: Checked): Paper {
 const inputName = ({ model }: DeviceNode, portId: string): string => {
   const port = model.ports[portId]!
   return port.number === undefined || !carriesPicture(port) ? port.title : String(port.number)
-}
-
-const OPENING_WORDS = { fixed: 'open', follows: 'follows the picture', shut: 'shut' } as const
-const FIT_WORDS = {
-  zoom: 'zoomed to fill',
-  crop: 'cut to 16:9',
-  stretch: 'stretched to 16:9',
-  box: 'bars, on purpose',
-} as const
-
-/** All that is set at a port, and what can be set there and must not be left to chance. */
-function portSettings(node: DeviceNode, portId: string, port: Port): [string, string][] {
-  const { device, model } = node
-  const set: PortSetting = own(device.ports, portId) ?? {}
-  const out = port.dir === 'out'
-  const format =
-    out && makesInAnyMode(model, portId).some(({ sets }) => sets.length > 0) ? outputFormat(node, portId) : set.format
-  // What a switch can be flipped to is told as it stands, also where nobody touched it.
-  const among = <T extends string>(
-    values: readonly T[] | undefined,
-    value: T | undefined,
-    words: (value: T) => string,
-  ) => (value === undefined && (values?.length ?? 0) < 2 ? undefined : words((value ?? values![0])!))
-  const matrix = out && model.paths.find(path => path.format === 'chosen' && path.to.includes(portId))
-  const shown = matrix ? (set.of ?? inputsBefore(node, matrix, portId)[0]) : set.of
-  const rows: [string, string | undefined][] = [
-    ['Format', format && formatLabel(format)],
-    ['Carries', port.feeds && port.feeds.length > 1 ? (set.feed ?? port.feeds[0]) : set.feed],
-    ['Shows', shown === undefined ? undefined : (own(model.ports, shown)?.title ?? shown)],
-    ['Level', among(out ? port.levels : undefined, set.level, value => `level ${value}`)],
-    ['Division', among(out ? port.divisions : undefined, set.division, value => DIVISION_TITLES[value])],
-    ['Range', among(port.ranges, set.range, value => `${out ? 'sends' : 'reads'} ${value}`)],
-    ['Transfer', among(out ? port.transfers : undefined, set.transfer, value => TRANSFER_TITLES[value])],
-    ['Shape', among(out ? port.aspects : undefined, set.aspect, value => value)],
-    ['Readouts', port.readouts === 'switchable' || set.clean ? (set.clean ? 'off' : 'shown') : undefined],
-    ['Protection', port.protection === 'switchable' || set.unprotected ? (set.unprotected ? 'off' : 'on') : undefined],
-    ['Fit', set.fit && FIT_WORDS[set.fit]],
-    ['Label', set.label],
-    ['Sound', set.sound && OPENING_WORDS[set.sound]],
-    ['Sound held back', set.soundDelayMs ? `${set.soundDelayMs}\u00A0ms` : undefined],
-    ['Off the air', set.offAir ? 'never taken to program' : undefined],
-    ['Kept free', set.reserved],
-  ]
-  return rows.filter((row): row is [string, string] => row[1] !== undefined)
-}
-
-export function settingList({ traced }: Checked): Paper {
-  const { chain } = traced
-  const rows = [...chain.nodes.values()]
-    .sort((a, b) => place(a) - place(b) || (a.id < b.id ? -1 : 1))
-    .flatMap(node => {
-      const { device, model, standard } = node
-      const row = (setting: string, value: string, port = '') => ({
-        device: device.name,
-        model: model.title,
-        port,
-        setting,
-        value,
-      })
-      const list: Record<string, string>[] = []
-      if ((isSwitcher(node) || device.standard) && standard) list.push(row('Operating standard', formatLabel(standard)))
-      const mode =
-        device.mode === undefined
-          ? Object.values(model.modes ?? {})[0]?.title
-          : own(model.modes ?? {}, device.mode)?.title
-      if (mode !== undefined || device.mode !== undefined) list.push(row('Mode', mode ?? device.mode!))
-      if (device.shutter !== undefined) list.push(row('Shutter', `1/${device.shutter}\u00A0s`))
-      if (model.limits?.some(({ settable }) => settable))
-        list.push(row('Switching off by itself', device.limitsOff ? 'off' : 'left on'))
-      if (device.air?.channel !== undefined) list.push(row('Channel', String(device.air.channel)))
-      for (const [portId, port] of [...portsOf(model, 'in'), ...portsOf(model, 'out')])
-        for (const [setting, value] of portSettings(node, portId, port)) list.push(row(setting, value, port.title))
-      if (device.note) list.push(row('Note', device.note))
-      return list
-    })
-  return {
-    id: 'settings',
-    title: 'Settings',
-    about: 'What is to be set on each device before the doors open.',
-    columns: [
-      { key: 'device', title: 'Device' },
-      { key: 'model', title: 'What it is' },
-      { key: 'port', title: 'Port' },
-      { key: 'setting', title: 'Setting' },
-      { key: 'value', title: 'Set to', figures: true },
-    ],
-    rows,
-  }
 }
 
 /** Papers as plain text for the clipboard: columns parted by tabs, one row a line. */

@@ -4,7 +4,8 @@ import { CLEAN } from '../../../testing/clean'
 import { FAULTY } from '../../../testing/faulty'
 import { SOAK } from '../../../testing/soak'
 import { check } from '../index'
-import { paperText, settingList } from './papers'
+import { paperText } from '../paper'
+import { setupSheets } from './paper'
 
 /** Each setting with what it can be flipped to; what the plan does not take is passed over. */
 const PORT: { readonly [K in keyof PortSetting]-?: readonly (PortSetting[K] | undefined)[] } = {
@@ -70,13 +71,13 @@ describe('the settings sheet', () => {
     for (const [name, plan] of plans) {
       const before = check(plan)
       const told = ({ findings }: typeof before) => JSON.stringify(findings.map(({ key, severity }) => [key, severity]))
-      const sheet = paperText(settingList(before))
+      const sheet = paperText(setupSheets(before))
       for (const [what, flipped] of flips(plan)) {
         if (JSON.stringify(flipped) === JSON.stringify(plan) || !openPlan(flipped).ok) continue
         const after = check(flipped)
         if (told(after) === told(before)) continue
         rests++
-        expect(paperText(settingList(after)) === sheet, `${name}: ${what}`).toBe(false)
+        expect(paperText(setupSheets(after)) === sheet, `${name}: ${what}`).toBe(false)
       }
     }
     expect(rests).toBeGreaterThan(100)

@@ -1,0 +1,135 @@
+import type { Act, KeyKind, Keyer, Mix, Surface } from '../model'
+
+// What data sheets of mixing devices say beside their sockets, small to large. Figures are typical of such units.
+
+/** What is recorded inside, and the input of a fixed picture in picture, stand beside the mix in a model. */
+type Row = Mix & { readonly records: number; readonly inset?: string }
+
+const LIVE: readonly Act[] = ['cut', 'transition', 'key']
+const ALL: readonly Act[] = [
+  'cut',
+  'transition',
+  'key',
+  'key set-up',
+  'picture in picture',
+  'stills',
+  'macros',
+  'outputs',
+  'sound',
+  'names',
+  'standard',
+  'inputs',
+]
+const panel = (...more: Act[]): Surface => ({
+  kind: 'panel',
+  reaches: [...LIVE, ...more],
+  latencyMs: 15,
+  confirms: true,
+})
+const computer: Surface = { kind: 'computer', reaches: ALL, latencyMs: 40, confirms: true }
+const tablet: Surface = {
+  kind: 'tablet',
+  reaches: ['cut', 'transition', 'key', 'picture in picture', 'stills', 'sound'],
+  latencyMs: 90,
+  confirms: true,
+}
+const pad: Surface = { kind: 'pad', reaches: ['cut', 'transition', 'key', 'macros'], latencyMs: 60 }
+const full: Surface = { ...panel(), reaches: ALL }
+
+const before = (n: number, ...kinds: KeyKind[]): Keyer[] =>
+  Array.from({ length: n }, (_, i) => ({ title: n === 1 ? 'Key' : `Key ${i + 1}`, place: 'before', kinds }))
+const after = (n: number, ...kinds: KeyKind[]): Keyer[] =>
+  Array.from({ length: n }, (_, i) => ({
+    title: n === 1 ? 'Key over all' : `Key over all ${i + 1}`,
+    place: 'after',
+    kinds,
+  }))
+
+const SMALL: Row = {
+  buses: 1,
+  press: 'either',
+  transitions: ['cut', 'mix', 'dip', 'wipe'],
+  longest: 250,
+  during: 'ignores',
+  keyers: before(1, 'luma', 'chroma', 'box'),
+  stills: 0,
+  stillFrames: 0,
+  clips: 0,
+  colours: 2,
+  macros: 0,
+  shortName: 4,
+  longName: 12,
+  fadeToBlack: true,
+  bootS: 8,
+  surfaces: [panel('picture in picture', 'outputs', 'standard', 'sound'), computer],
+  records: 0,
+}
+const MEDIUM: Row = {
+  ...SMALL,
+  keyers: [...before(1, 'luma', 'linear', 'chroma', 'pattern', 'box'), ...after(1, 'luma', 'linear')],
+  stills: 20,
+  stillFrames: 12,
+  macros: 100,
+  longName: 20,
+  bootS: 15,
+  surfaces: [panel('picture in picture', 'stills', 'macros', 'outputs', 'sound'), computer, tablet],
+}
+const LARGE: Row = {
+  ...MEDIUM,
+  press: 'preview',
+  transitions: ['cut', 'mix', 'dip', 'wipe', 'stinger'],
+  longest: 500,
+  during: 'reverses',
+  keyers: [...before(2, 'luma', 'linear', 'chroma', 'pattern', 'box'), ...after(2, 'luma', 'linear')],
+  clips: 2,
+  stillFrames: 8,
+  bootS: 25,
+  surfaces: [full, computer, tablet, pad],
+}
+
+export const MIXES: Readonly<Record<string, Row>> = {
+  'switcher-4-strict': { ...SMALL, inset: 'in-1' },
+  'switcher-4-scaling': { ...SMALL, press: 'direct', keyers: before(1, 'luma', 'box') },
+  'switcher-8-mixed': { ...MEDIUM, press: 'preview' },
+  'switcher-4-multiview': { ...SMALL, stills: 20, stillFrames: 15, macros: 50, records: 1 },
+  'switcher-8-hdmi': { ...MEDIUM, records: 1 },
+  'switcher-12-sdi': LARGE,
+  'switcher-4-2160': { ...MEDIUM, bootS: 20, records: 1 },
+  'switcher-4-fixed-rate': {
+    ...SMALL,
+    press: 'direct',
+    transitions: ['cut', 'mix'],
+    longest: 100,
+    keyers: before(1, 'box'),
+    colours: 0,
+    surfaces: [panel('picture in picture', 'outputs')],
+    inset: 'in-1',
+  },
+  'switcher-4-computer': {
+    ...SMALL,
+    stills: 10,
+    stillFrames: 20,
+    macros: 50,
+    surfaces: [computer, pad],
+    inset: 'in-1',
+  },
+  'switcher-6-combo': { ...SMALL, stills: 8, stillFrames: 15, longName: 8, surfaces: [full, tablet], records: 1 },
+  'switcher-8-level-a': { ...MEDIUM, press: 'preview', during: 'finishes' },
+  'switcher-4-quad': { ...MEDIUM, stills: 4, stillFrames: 25, bootS: 40, press: 'preview' },
+  'switcher-6-2160': { ...MEDIUM, press: 'preview', bootS: 30 },
+  'switcher-20-mixed': { ...LARGE, buses: 2, stills: 60, clips: 4, bootS: 60, surfaces: [computer, tablet, pad] },
+  'switcher-2-field': {
+    ...SMALL,
+    press: 'direct',
+    transitions: ['cut', 'mix'],
+    longest: 60,
+    keyers: [],
+    colours: 1,
+    fadeToBlack: false,
+    shortName: 0,
+    longName: 0,
+    bootS: 3,
+    surfaces: [panel('picture in picture', 'standard')],
+    inset: 'in-2',
+  },
+}

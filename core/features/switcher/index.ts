@@ -1,0 +1,2 @@
+export type { Sheet, Step } from './setup'
+export type { Strip, StripInput, StripOutput } from './strip'

@@ -1,0 +1,78 @@
+import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
+import { type DeviceNode, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
+import { type PortSetting, own } from '#core/document'
+import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
+
+const OPENING_WORDS = { fixed: 'open', follows: 'follows the picture', shut: 'shut' } as const
+const FIT_WORDS = {
+  zoom: 'zoomed to fill',
+  crop: 'cut to 16:9',
+  stretch: 'stretched to 16:9',
+  box: 'bars, on purpose',
+} as const
+
+/** All that is set at a port, and what can be set there and must not be left to chance. */
+function portSettings(node: DeviceNode, portId: string, port: Port): [string, string][] {
+  const { device, model } = node
+  const set: PortSetting = own(device.ports, portId) ?? {}
+  const out = port.dir === 'out'
+  const format =
+    out && makesInAnyMode(model, portId).some(({ sets }) => sets.length > 0) ? outputFormat(node, portId) : set.format
+  // What a switch can be flipped to is told as it stands, also where nobody touched it.
+  const among = <T extends string>(
+    values: readonly T[] | undefined,
+    value: T | undefined,
+    words: (value: T) => string,
+  ) => (value === undefined && (values?.length ?? 0) < 2 ? undefined : words((value ?? values![0])!))
+  const matrix = out && model.paths.find(path => path.format === 'chosen' && path.to.includes(portId))
+  const shown = matrix ? (set.of ?? inputsBefore(node, matrix, portId)[0]) : set.of
+  const rows: [string, string | undefined][] = [
+    ['Format', format && formatLabel(format)],
+    ['Carries', port.feeds && port.feeds.length > 1 ? (set.feed ?? port.feeds[0]) : set.feed],
+    ['Shows', shown === undefined ? undefined : (own(model.ports, shown)?.title ?? shown)],
+    ['Level', among(out ? port.levels : undefined, set.level, value => `level ${value}`)],
+    ['Division', among(out ? port.divisions : undefined, set.division, value => DIVISION_TITLES[value])],
+    ['Range', among(port.ranges, set.range, value => `${out ? 'sends' : 'reads'} ${value}`)],
+    ['Transfer', among(out ? port.transfers : undefined, set.transfer, value => TRANSFER_TITLES[value])],
+    ['Shape', among(out ? port.aspects : undefined, set.aspect, value => value)],
+    ['Readouts', port.readouts === 'switchable' || set.clean ? (set.clean ? 'off' : 'shown') : undefined],
+    ['Protection', port.protection === 'switchable' || set.unprotected ? (set.unprotected ? 'off' : 'on') : undefined],
+    ['Fit', set.fit && FIT_WORDS[set.fit]],
+    ['Label', set.label],
+    ['Sound', set.sound && OPENING_WORDS[set.sound]],
+    ['Sound held back', set.soundDelayMs ? `${set.soundDelayMs}\u00A0ms` : undefined],
+    ['Off the air', set.offAir ? 'never taken to program' : undefined],
+    ['Kept free', set.reserved],
+  ]
+  return rows.filter((row): row is [string, string] => row[1] !== undefined)
+}
+
+/** One thing that is set on a device, in words. */
+export interface Setting {
+  /** What is set: "Format". */
+  readonly name: string
+  readonly value: string
+  /** The port that it belongs to; absent, the device. */
+  readonly port?: string
+  readonly dir?: Port['dir']
+}
+
+/** Everything on which the plan relies, as it is to be set on a device. */
+export function settingsOf(node: DeviceNode): Setting[] {
+  const { device, model, standard } = node
+  const list: Setting[] = []
+  if ((isSwitcher(node) || device.standard) && standard)
+    list.push({ name: 'Operating standard', value: formatLabel(standard) })
+  const mode =
+    device.mode === undefined ? Object.values(model.modes ?? {})[0]?.title : own(model.modes ?? {}, device.mode)?.title
+  if (mode !== undefined || device.mode !== undefined) list.push({ name: 'Mode', value: mode ?? device.mode! })
+  if (device.shutter !== undefined) list.push({ name: 'Shutter', value: `1/${device.shutter}\u00A0s` })
+  if (model.limits?.some(({ settable }) => settable))
+    list.push({ name: 'Switching off by itself', value: device.limitsOff ? 'off' : 'left on' })
+  if (device.air?.channel !== undefined) list.push({ name: 'Channel', value: String(device.air.channel) })
+  for (const [portId, port] of [...portsOf(model, 'in'), ...portsOf(model, 'out')])
+    for (const [name, value] of portSettings(node, portId, port))
+      list.push({ name, value, port: port.title, dir: port.dir })
+  if (device.note) list.push({ name: 'Note', value: device.note })
+  return list
+}

@@ -1,0 +1,160 @@
+import { type Act, ROLES, mixOf, portsOf } from '#core/catalog'
+import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
+import { own } from '#core/document'
+import { listWords } from '#core/words'
+import { type Setting, settingsOf } from './settings'
+
+/** One thing to do at a device, in the order in which it is done. */
+export interface Step {
+  readonly title: string
+  /** The port that it is done for. */
+  readonly port: string
+  readonly value: string
+  /** From where it can be done. */
+  readonly where: string
+  /** Done once and kept, or before each show. */
+  readonly when: 'once' | 'each show'
+  /** What goes wrong here, or where the setting hides. */
+  readonly hint: string
+}
+
+export interface Sheet {
+  readonly device: string
+  readonly name: string
+  readonly model: string
+  readonly steps: readonly Step[]
+}
+
+interface Way {
+  readonly order: number
+  readonly act?: Act
+  readonly when?: Step['when']
+  readonly hint?: string
+}
+
+/** Where each setting stands in the work, and what is known of it. Dependent ones come after what they depend on. */
+const WAYS: Readonly<Record<string, Way>> = {
+  'Mode': { order: 10, hint: 'It decides which formats can be chosen after it.' },
+  'Operating standard': {
+    order: 11,
+    act: 'standard',
+    hint: 'Before all else: outputs go away for a moment, and inputs are judged by it.',
+  },
+  'Switching off by itself': { order: 12, when: 'once', hint: 'It stands with power or general, not with video.' },
+  'Shutter': { order: 13 },
+  'Channel': { order: 14, hint: 'At the sender and at the receiver.' },
+  'Format': {
+    order: 20,
+    act: 'outputs',
+    hint: 'The name without a fraction may hide the other rate: read it to the end.',
+  },
+  'Division': { order: 21, act: 'outputs' },
+  'Level': { order: 22, act: 'outputs' },
+  'Shape': { order: 23, act: 'outputs' },
+  'Range': { order: 24, act: 'inputs' },
+  'Transfer': { order: 25, act: 'outputs' },
+  'Readouts': { order: 26, hint: 'Often called clean output, or output display.' },
+  'Protection': { order: 27, hint: 'It stands with the system, and may need a restart.' },
+  'Fit': { order: 28, act: 'inputs' },
+  'Label': { order: 30, act: 'names', when: 'once' },
+  'Kept free': { order: 31, hint: 'Nothing is plugged in here until then.' },
+  'Carries': { order: 40, act: 'outputs', when: 'once' },
+  'Shows': { order: 41, act: 'outputs', when: 'once' },
+  'Sound': { order: 50, act: 'sound' },
+  'Sound held back': { order: 51, act: 'sound', hint: 'A key that resets the sound puts it back to none.' },
+  'Off the air': { order: 60, hint: 'No key of the device holds it: say so to whoever switches.' },
+  'Note': { order: 90, when: 'once' },
+}
+
+const SURFACE_WORDS = { panel: 'its panel', computer: 'a computer', tablet: 'a tablet', pad: 'a key pad' } as const
+
+/** From where an act can be done at a mixing device; of other devices, their own menu. */
+function reachedFrom({ model }: DeviceNode, act: Act | undefined): string {
+  const mix = mixOf(model)
+  if (!mix || act === undefined) return 'in its menu'
+  const reaching = mix.surfaces.filter(({ reaches }) => reaches.includes(act)).map(({ kind }) => kind)
+  if (reaching.length === 0) return 'in its menu'
+  return reaching.includes('panel')
+    ? `at ${SURFACE_WORDS.panel}`
+    : `only from ${listWords(reaching.map(kind => SURFACE_WORDS[kind]))}`
+}
+
+function shortened({ model }: DeviceNode, { name, value }: Setting): string {
+  const longest = mixOf(model)?.longName
+  if (name !== 'Label' || longest === undefined || value.length <= longest) return ''
+  return longest === 0
+    ? 'It shows no names: write it beside the key.'
+    : `It has room for ${longest} letters: ${value.slice(0, longest)}.`
+}
+
+function stepOf(node: DeviceNode, setting: Setting): Step {
+  const way = WAYS[setting.name] ?? { order: 80 }
+  return {
+    title: setting.name,
+    port: setting.port ?? '',
+    value: setting.value,
+    where: setting.name === 'Note' || setting.name === 'Kept free' ? '' : reachedFrom(node, way.act),
+    when: way.when ?? 'each show',
+    hint: shortened(node, setting) || (way.hint ?? ''),
+  }
+}
+
+/** What begins and ends the work at a mixing device. */
+function around(node: DeviceNode): { readonly first: Step[]; readonly last: Step[] } {
+  const mix = mixOf(node.model)
+  if (!isSwitcher(node) || !mix) return { first: [], last: [] }
+  const step = (title: string, value: string, when: Step['when'], hint = ''): Step => ({
+    title,
+    port: '',
+    value,
+    where: '',
+    when,
+    hint,
+  })
+  const labelled = portsOf(node.model, 'in').some(([port]) => own(node.device.ports, port)?.label !== undefined)
+  return {
+    first: [step('Switch on', `${mix.bootS}\u00A0s until pictures pass`, 'each show')],
+    last: [
+      step(
+        'Press each input in turn',
+        labelled ? 'every picture under its label' : 'every picture at its number',
+        'each show',
+      ),
+      step(
+        'Keep it as the state that it starts in',
+        'or as a file',
+        'once',
+        'Without it the next start has the old settings.',
+      ),
+    ],
+  }
+}
+
+const byPlace = (a: DeviceNode, b: DeviceNode): number =>
+  ROLES.indexOf(a.model.role) - ROLES.indexOf(b.model.role) || a.device.order - b.device.order || (a.id < b.id ? -1 : 1)
+
+/** The set-up sheet of a device; without steps where nothing is set on it. */
+export function sheetOf(node: DeviceNode): Sheet {
+  const settings = settingsOf(node)
+  const steps = settings
+    .map((setting, i) => ({ order: (WAYS[setting.name] ?? { order: 80 }).order, i, step: stepOf(node, setting) }))
+    .sort((a, b) => a.order - b.order || a.i - b.i)
+    .map(({ step }) => step)
+  const { first, last } = around(node)
+  return {
+    device: node.id,
+    name: node.device.name,
+    model: node.model.title,
+    steps: [...first, ...steps, ...last],
+  }
+}
+
+/** The set-up sheets of all devices on which something is set, mixing devices where the light meets them. */
+export const sheetsOf = ({ chain }: Traced): Sheet[] =>
+  [...chain.nodes.values()]
+    .sort(byPlace)
+    .map(sheetOf)
+    .filter(({ steps }) => steps.length > 0)
+
+/** The mixing devices in the order in which pictures meet them: feeders before what they feed, then by order. */
+export const mixersOf = ({ chain }: Traced): DeviceNode[] => [...chain.nodes.values()].filter(gathers).sort(byPlace)
