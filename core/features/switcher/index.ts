@@ -1,2 +1,1 @@
-export type { Sheet, Step } from './setup'
-export type { Strip, StripInput, StripOutput } from './strip'
+export type { Strip, StripInput } from './strip'
