@@ -216,6 +216,31 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5', h: 'main.out-1 > hall.in hdmi-passive 3' },
     wants: { hall: 'program', main: { feed: 'program', sound: true } },
   }),
+  'three manned cameras and a crew of two, who never need all three at once': plan({
+    brief: { crew: 2 },
+    devices: {
+      a: { model: 'camera-box-hdmi', manned: true },
+      b: { model: 'camera-box-hdmi', manned: true },
+      c: { model: 'camera-box-hdmi', manned: true },
+      wide: { model: 'camera-box-hdmi', shot: 'safe' },
+      main: 'switcher-4-multiview 1080p59.94',
+      hall: 'projector',
+      op: 'screen',
+    },
+    links: {
+      a: 'a.hdmi > main.in-1 hdmi-passive 2',
+      b: 'b.hdmi > main.in-2 hdmi-passive 2',
+      c: 'c.hdmi > main.in-3 hdmi-passive 2',
+      w: 'wide.hdmi > main.in-4 hdmi-passive 2',
+      h: 'main.out-1 > hall.in hdmi-passive 3',
+      o: 'main.out-3 > op.in hdmi-passive 2',
+    },
+    wants: { hall: 'program', op: 'multiview' },
+    segments: {
+      one: { title: 'Round one', order: 1, sources: ['a', 'b', 'wide'] },
+      two: { title: 'Round two', order: 2, sources: ['b', 'c', 'wide'] },
+    },
+  }),
   'two radio links that look for a channel by themselves': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

@@ -61,12 +61,13 @@ export const briefSchema = object([], {
   paper: oneOf(PAPERS),
 })
 
-const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
+/** Minutes since midnight of "19:40". */
+export const minutesOfDay = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
 
 /** How long the show lasts, minutes, past midnight too; undefined while start or end is open. */
 export function showMinutes({ start, end }: Pick<Brief, 'start' | 'end'>): number | undefined {
   if (start === undefined || end === undefined) return undefined
-  return (minutesOf(end) - minutesOf(start) + 1440) % 1440
+  return (minutesOfDay(end) - minutesOfDay(start) + 1440) % 1440
 }
 
 /**
@@ -82,5 +83,5 @@ export function powered({
   const show = showMinutes({ start, end })
   if (show === undefined) return undefined
   const since = rehearsal ?? doors ?? start!
-  return { since, until: end!, minutes: ((minutesOf(start!) - minutesOf(since) + 1440) % 1440) + show }
+  return { since, until: end!, minutes: ((minutesOfDay(start!) - minutesOfDay(since) + 1440) % 1440) + show }
 }

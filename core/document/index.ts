@@ -1,4 +1,4 @@
-export { type Brief, powered, showMinutes } from './brief'
+export { type Brief, minutesOfDay, powered, showMinutes } from './brief'
 export { canonicalPlan, canonicalText, sameValue } from './canonical'
 export { type Clash, clashOf } from './clash'
 export { COLLECTIONS, type Collection, DEFINITIONS, type Entry } from './collections'

@@ -1,6 +1,7 @@
 import type { Checked } from '#core/propose'
 import { QUERIES as continuity } from './continuity/queries'
 import { QUERIES as inside } from './inside/queries'
+import { QUERIES as order } from './order/queries'
 import { QUERIES as paper } from './paper/queries'
 import { QUERIES as patch } from './patch/queries'
 import { QUERIES as power } from './power/queries'
@@ -14,6 +15,7 @@ import { QUERIES as why } from './why/queries'
 export const QUERIES = {
   ...continuity,
   ...inside,
+  ...order,
   ...paper,
   ...patch,
   ...power,

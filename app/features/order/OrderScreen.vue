@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import { string } from 'yup'
+import { number, string } from 'yup'
 import { emptyPlan, freshId, setEdit, type Segment } from '#core/document'
 import { useBoardStore } from '~/board/selection'
+import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
+import { decimal } from '~/ui/typed'
 import FindingList from '~/ui/FindingList.vue'
 
 /** The show as its segments, and which sources each of them uses. */
@@ -36,6 +38,27 @@ const troubled = computed(
       ),
     ),
 )
+
+const times = useAnswer('segmentTimes', () => [] as const)
+const begins = computed(() => new Map(times.value?.rows.map(one => [one.id, one.begins])))
+/** When the show is over, against the end that the brief gives. */
+const ending = computed(() => {
+  const { ends, over } = times.value ?? {}
+  if (ends === undefined) return ''
+  if (over === undefined || over === 0) return `ends ${ends}`
+  return over > 0
+    ? `ends ${ends}, ${over}\u00A0min after the end that the brief gives`
+    : `ends ${ends}, ${-over}\u00A0min are left`
+})
+const minutesSchema = number().typeError('minutes').min(0.5, 'half a minute or more').max(1440, 'at most 1440 minutes')
+async function lasts(segment: { readonly id: string } & Segment, words: string): Promise<void> {
+  await store.commit(
+    words
+      ? `${segment.title} lasts ${words} min`.slice(0, 120)
+      : `${segment.title} lasts as long as it does`.slice(0, 120),
+    [setEdit(['segments', segment.id, 'minutes'], words ? decimal(words) : undefined)],
+  )
+}
 
 const row = ref(0)
 const column = ref(0)
@@ -125,7 +148,9 @@ const tight = computed(() => sources.value.length > 12)
   <PlanFrame screen="order" :foot-name="chosen?.title" :busy="asking !== undefined" @opened="focusCell">
     <template #controls>
       <span v-if="segments.length" class="small quiet said"
-        >{{ segments.length }} {{ segments.length === 1 ? 'segment' : 'segments' }}, {{ sources.length }} sources</span
+        >{{ segments.length }} {{ segments.length === 1 ? 'segment' : 'segments' }}, {{ sources.length }} sources{{
+          ending ? `; ${ending}` : ''
+        }}</span
       >
       <button type="button" class="btn small" @click="asking = 'add'">Add a segment <span class="key">A</span></button>
     </template>
@@ -144,6 +169,8 @@ const tight = computed(() => sources.value.length > 12)
           <thead>
             <tr>
               <td class="corner" />
+              <th scope="col" class="time small quiet">begins</th>
+              <th scope="col" class="time small quiet">lasts, min</th>
               <th v-for="source in sources" :key="source.id" scope="col">
                 <span :class="{ gone: source.gone }">{{ source.name }}</span>
               </th>
@@ -168,6 +195,17 @@ const tight = computed(() => sources.value.length > 12)
                   {{ segment.title }}
                 </button>
               </th>
+              <td class="time figures">{{ begins.get(segment.id) ?? '' }}</td>
+              <td class="time">
+                <TypedField
+                  inputmode="decimal"
+                  :value="segment.minutes ?? ''"
+                  :schema="minutesSchema"
+                  placeholder="open"
+                  :aria-label="`${segment.title} lasts, minutes`"
+                  @done="text => lasts(segment, text)"
+                />
+              </td>
               <td v-for="(source, j) in sources" :key="source.id">
                 <button
                   :id="`use-${i}-${j}`"
@@ -276,6 +314,24 @@ tbody th button {
   font: inherit;
   margin-left: 12px;
   max-width: 190px;
+}
+thead th.time {
+  width: 72px;
+  text-align: left;
+  padding: 0 8px 8px;
+}
+td.time {
+  text-align: left;
+  padding: 0 8px;
+}
+td.time :deep(input) {
+  width: 60px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 3px 6px;
+  background: transparent;
+  color: var(--text);
+  font-family: var(--figures);
 }
 tr.on th {
   border-left-color: var(--chosen);

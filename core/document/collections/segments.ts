@@ -6,6 +6,8 @@ export interface Segment {
   readonly order: number
   /** The sources in use; absent, all. */
   readonly sources?: readonly string[]
+  /** How long it lasts. */
+  readonly minutes?: number
 }
 
 /** The sources that a segment names may be gone from the plan: that is found, not refused. */
@@ -18,6 +20,7 @@ export const segments = collection<Segment>({
     title: ref('title'),
     order: number(-1e9, 1e9),
     sources: listOf(ref('slug'), 5000),
+    minutes: number(0.5, 1440),
   }),
   words: ({ title }) => title,
 })

@@ -32,4 +32,37 @@ export const CASES: readonly Faulty[] = [
     offers: ['Leave b unmanned'],
     says: ['crew is 0'],
   },
+  {
+    // All three at once in the final alone; before it two at a time, whom the crew of two serves.
+    name: 'a segment that uses more manned cameras than there is crew',
+    gives: ['R06'],
+    plan: plan({
+      brief: { crew: 2 },
+      devices: {
+        a: { model: 'camera-box-hdmi', manned: true },
+        b: { model: 'camera-box-hdmi', manned: true },
+        wide: { model: 'camera-box-hdmi', shot: 'safe' },
+        c: { model: 'camera-box-hdmi', manned: true },
+        main: 'switcher-4-multiview 1080p59.94',
+        hall: 'projector',
+        op: 'screen',
+      },
+      links: {
+        a: 'a.hdmi > main.in-1 hdmi-passive 2',
+        b: 'b.hdmi > main.in-2 hdmi-passive 2',
+        c: 'c.hdmi > main.in-3 hdmi-passive 2',
+        w: 'wide.hdmi > main.in-4 hdmi-passive 2',
+        h: 'main.out-1 > hall.in hdmi-passive 3',
+        o: 'main.out-3 > op.in hdmi-passive 2',
+      },
+      wants: { hall: 'program', op: 'multiview' },
+      segments: {
+        one: { title: 'Round one', order: 1, sources: ['a', 'b'] },
+        two: { title: 'Round two', order: 2, sources: ['b', 'c'] },
+        last: { title: 'The final', order: 3 },
+      },
+    }),
+    offers: ['Leave a unmanned', 'Leave b unmanned', 'Leave c unmanned'],
+    says: ['In The final 3 cameras', 'crew is 2'],
+  },
 ]

@@ -1,0 +1,41 @@
+import { type Plan, type Segment, minutesOfDay, showMinutes } from '#core/document'
+
+export interface SegmentTime {
+  readonly id: string
+  readonly segment: Segment
+  /** On the clock, "19:40"; absent while the start or the length of anything before is open. */
+  readonly begins?: string
+}
+
+const clock = (minutes: number): string => {
+  const m = ((Math.round(minutes) % 1440) + 1440) % 1440
+  return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`
+}
+
+export const segmentsOf = ({ segments }: Pick<Plan, 'segments'>): [string, Segment][] =>
+  Object.entries(segments).sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
+
+/** When each segment begins, and when the last one ends: the brief's start and the lengths before it added up. */
+export function segmentTimes(plan: Pick<Plan, 'segments' | 'brief'>): {
+  readonly rows: readonly SegmentTime[]
+  /** On the clock; absent while a length is open. */
+  readonly ends?: string
+  /** Minutes by which the segments go on after the end that the brief gives; below 0, what they leave of the show. */
+  readonly over?: number
+} {
+  const { start } = plan.brief
+  let at = start === undefined ? undefined : minutesOfDay(start)
+  let sum: number | undefined = 0
+  const rows = segmentsOf(plan).map(([id, segment]): SegmentTime => {
+    const row = { id, segment, ...(at === undefined ? {} : { begins: clock(at) }) }
+    at = at === undefined || segment.minutes === undefined ? undefined : at + segment.minutes
+    sum = sum === undefined || segment.minutes === undefined ? undefined : sum + segment.minutes
+    return row
+  })
+  const show = showMinutes(plan.brief)
+  return {
+    rows,
+    ...(at === undefined || rows.length === 0 ? {} : { ends: clock(at) }),
+    ...(show === undefined || sum === undefined || rows.length === 0 ? {} : { over: sum - show }),
+  }
+}
