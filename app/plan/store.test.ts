@@ -322,6 +322,18 @@ describe('the plan on the screen', () => {
       'back Five',
     ])
   })
+  it('makes a change behind steps back that are still under way, and the steps take back what was there before it', async () => {
+    const store = await openStore()
+    await store.commit('Four', route(4))
+    await store.commit('Five', route(5))
+    await settle()
+    const [, , made] = await Promise.all([store.undo(), store.undo(), store.commit('Name', name('Behind'))])
+    expect(made).toBe(true)
+    expect(store.plan!.links.a!.routeM).toBe(3)
+    expect(store.plan!.devices.cam!.name).toBe('Behind')
+    await settle()
+    expect(server.plan.devices.cam!.name).toBe('Behind')
+  })
   it('sets only what is refused aside, brings the rest to the server, and takes it up again when it holds', async () => {
     const store = await openStore()
     server.away = true

@@ -150,8 +150,23 @@ export const usePlanStore = defineStore('plan', () => {
     noRoom = !done
   }
 
+  /** Steps back and forth go one after the other, however fast they are asked for; a change that is made behind them waits. */
+  let stepping: Promise<unknown> = Promise.resolve()
+  let steps = 0
+  function inTurn<T>(step: () => Promise<T>): Promise<T> {
+    steps += 1
+    const done = stepping.then(step, step).finally(() => {
+      steps -= 1
+    })
+    stepping = done.catch(() => undefined)
+    return done
+  }
+
   /** Changes the plan; false, with a notice, where the edits are refused. */
-  async function commit(
+  const commit = (title: string, edits: readonly Edit[]): Promise<boolean> =>
+    steps > 0 ? inTurn(() => change(title, edits)) : change(title, edits)
+
+  async function change(
     title: string,
     edits: readonly Edit[],
     links: Pick<Transaction, 'undoes' | 'redoes'> = {},
@@ -182,23 +197,18 @@ export const usePlanStore = defineStore('plan', () => {
     return true
   }
 
-  /** Steps back and forth go one after the other, however fast they are asked for. */
-  let stepping: Promise<void> = Promise.resolve()
-  const inTurn = (step: () => Promise<void>) => (): Promise<void> => {
-    stepping = stepping.then(step, step)
-    return stepping
-  }
-  const undo = inTurn(async () => {
+  const undo = (): Promise<void> => inTurn(stepBack)
+  async function stepBack(): Promise<void> {
     const last = stacks.value.undo.at(-1)
     if (!last) return
     const meets = await changedSince(last)
     if (!meets) return takeBack(last)
     const mine = { ...last.transaction, title: `Undo: ${last.transaction.title}`, edits: last.inverse }
     copy.value = { ...copy.value!, questions: [...questions.value, { mine, ...meets, undo: true }] }
-  })
+  }
 
   async function takeBack(last: Done): Promise<void> {
-    const took = await commit(`Undo: ${last.transaction.title}`, last.inverse, {
+    const took = await change(`Undo: ${last.transaction.title}`, last.inverse, {
       undoes: transactionId(last.transaction),
     })
     if (took) tell(`Undone: ${last.transaction.title}`)
@@ -219,13 +229,14 @@ export const usePlanStore = defineStore('plan', () => {
     return undefined
   }
 
-  const redo = inTurn(async () => {
+  const redo = (): Promise<void> => inTurn(stepForth)
+  async function stepForth(): Promise<void> {
     const last = stacks.value.redo.at(-1)
     if (!last) return
     const title = last.transaction.title.replace(/^Undo: /, '')
-    const took = await commit(title, last.inverse, { redoes: transactionId(last.transaction) })
+    const took = await change(title, last.inverse, { redoes: transactionId(last.transaction) })
     if (took) tell(`Done again: ${title}`)
-  })
+  }
 
   async function flush(): Promise<void> {
     if (flushing) return
