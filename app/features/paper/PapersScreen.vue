@@ -80,7 +80,7 @@ async function copy(): Promise<void> {
             {{ one.title }}
           </button>
         </div>
-        <span class="small quiet about">{{ paper?.about }}</span>
+        <span class="small quiet about" :title="paper?.about">{{ paper?.about }}</span>
         <button type="button" class="btn small" @click="copy">Copy as text</button>
         <button type="button" class="btn small" @click="download">CSV</button>
         <button type="button" class="btn small primary" @click="print">Print, {{ letter ? 'Letter' : 'A4' }}</button>
@@ -135,6 +135,7 @@ async function copy(): Promise<void> {
 .tabs {
   display: flex;
   gap: 4px;
+  flex: none;
 }
 .tabs button {
   height: 43px;
@@ -149,7 +150,11 @@ async function copy(): Promise<void> {
   border-bottom-color: var(--chosen);
 }
 .about {
-  margin-left: auto;
+  flex: 1 1 0;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .desk {
   flex: 1;

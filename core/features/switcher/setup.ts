@@ -43,11 +43,7 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Switching off by itself': { order: 12, when: 'once', hint: 'It stands with power or general, not with video.' },
   'Shutter': { order: 13 },
   'Channel': { order: 14, hint: 'At the sender and at the receiver.' },
-  'Format': {
-    order: 20,
-    act: 'outputs',
-    hint: 'The name without a fraction may hide the other rate: read it to the end.',
-  },
+  'Format': { order: 20, act: 'outputs' },
   'Division': { order: 21, act: 'outputs' },
   'Level': { order: 22, act: 'outputs' },
   'Shape': { order: 23, act: 'outputs' },
@@ -87,6 +83,14 @@ function shortened({ model }: DeviceNode, { name, value }: Setting): string {
     : `It has room for ${longest} letters: ${value.slice(0, longest)}.`
 }
 
+/** Menus often name a rate with a fraction by the whole number next to it. */
+function rounded({ name, value }: Setting): string {
+  const rate = name === 'Format' || name === 'Operating standard' ? /(\d+\.\d+)$/.exec(value)?.[1] : undefined
+  return rate === undefined
+    ? ''
+    : `${rate}, not ${Math.round(Number(rate))}: a menu may show the one by the name of the other.`
+}
+
 function stepOf(node: DeviceNode, setting: Setting): Step {
   const way = WAYS[setting.name] ?? { order: 80 }
   return {
@@ -95,7 +99,7 @@ function stepOf(node: DeviceNode, setting: Setting): Step {
     value: setting.value,
     where: setting.name === 'Note' || setting.name === 'Kept free' ? '' : reachedFrom(node, way.act),
     when: way.when ?? 'each show',
-    hint: shortened(node, setting) || (way.hint ?? ''),
+    hint: shortened(node, setting) || [way.hint, rounded(setting)].filter(Boolean).join(' '),
   }
 }
 
@@ -140,6 +144,8 @@ export function sheetOf(node: DeviceNode): Sheet {
     .map((setting, i) => ({ order: (WAYS[setting.name] ?? { order: 80 }).order, i, step: stepOf(node, setting) }))
     .sort((a, b) => a.order - b.order || a.i - b.i)
     .map(({ step }) => step)
+    // What is to be minded is said once a device.
+    .map((step, at, all) => (all.findIndex(({ hint }) => hint === step.hint) < at ? { ...step, hint: '' } : step))
   const { first, last } = around(node)
   return {
     device: node.id,
