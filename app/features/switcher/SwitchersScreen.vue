@@ -425,7 +425,6 @@ h3 {
 .chosen-input :deep(input:not([type='checkbox'])) {
   width: 130px;
 }
-.pick,
 .chosen-input :deep(input:not([type='checkbox'])) {
   border: 1px solid var(--border);
   border-radius: 4px;
