@@ -1,4 +1,4 @@
-import type { Act, KeyKind, Keyer, Mix, Surface } from '../model'
+import { ACTS, type Act, type KeyKind, type Keyer, type Mix, type Surface } from '../model'
 
 // What data sheets of mixing devices say beside their sockets, small to large. Figures are typical of such units.
 
@@ -6,27 +6,13 @@ import type { Act, KeyKind, Keyer, Mix, Surface } from '../model'
 type Row = Mix & { readonly records: number; readonly inset?: string }
 
 const LIVE: readonly Act[] = ['cut', 'transition', 'key']
-const ALL: readonly Act[] = [
-  'cut',
-  'transition',
-  'key',
-  'key set-up',
-  'picture in picture',
-  'stills',
-  'macros',
-  'outputs',
-  'sound',
-  'names',
-  'standard',
-  'inputs',
-]
 const panel = (...more: Act[]): Surface => ({
   kind: 'panel',
   reaches: [...LIVE, ...more],
   latencyMs: 15,
   confirms: true,
 })
-const computer: Surface = { kind: 'computer', reaches: ALL, latencyMs: 40, confirms: true }
+const computer: Surface = { kind: 'computer', reaches: ACTS, latencyMs: 40, confirms: true }
 const tablet: Surface = {
   kind: 'tablet',
   reaches: ['cut', 'transition', 'key', 'picture in picture', 'stills', 'sound'],
@@ -34,7 +20,7 @@ const tablet: Surface = {
   confirms: true,
 }
 const pad: Surface = { kind: 'pad', reaches: ['cut', 'transition', 'key', 'macros'], latencyMs: 60 }
-const full: Surface = { ...panel(), reaches: ALL }
+const full: Surface = { ...panel(), reaches: ACTS }
 
 const before = (n: number, ...kinds: KeyKind[]): Keyer[] =>
   Array.from({ length: n }, (_, i) => ({ title: n === 1 ? 'Key' : `Key ${i + 1}`, place: 'before', kinds }))
