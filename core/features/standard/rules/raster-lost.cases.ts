@@ -24,4 +24,15 @@ export const CASES: readonly Faulty[] = [
     offers: ['Use Switcher for 2160 lines', 'Give up'],
     says: ['2160 lines'],
   },
+  {
+    name: '2160 asked of what a switcher for 1080 records inside',
+    gives: ['F13'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-8-hdmi 1080p59.94', proj: 'projector' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5', p: 'main.out-1 > proj.in hdmi-passive 1' },
+      wants: { proj: 'program', main: { feed: 'program', asks: { raster: '3840x2160' }, silent: true } },
+    }),
+    offers: ['Give up 2160 lines at main'],
+    says: ['main is asked for 2160 lines', 'gets 1080 lines'],
+  },
 ]

@@ -1,5 +1,5 @@
 import { MODELS, type Model, isCamera } from '#core/catalog'
-import { type Run, type Traced, deviceName, isSwitcher } from '#core/chain'
+import { type Run, type Traced, deviceName, isSwitcher, recordedInside as keptInside } from '#core/chain'
 import { type Plan, type Want, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, after, otherStandards, rule, runsTo, switchersOf, swapSwitcher } from '#core/propose'
@@ -56,6 +56,12 @@ export function madeFor(
   traced: Traced,
   want: Want,
 ): { readonly raster: RasterId; readonly run: Run; readonly rate: RateText } | undefined {
+  if (keptInside(traced.chain, want)) {
+    // What a switcher records inside is as it mixes.
+    const { standard } = traced.chain.nodes.get(want.sink)!
+    const entering = traced.runs.find(({ lit, beside, end }) => lit && !beside && end?.device === want.sink)
+    return standard && entering ? { raster: standard.raster, rate: standard.rate, run: entering } : undefined
+  }
   const run = runsTo(traced, want.sink).find(({ lit }) => lit)
   const signal = run?.links.at(-1)?.signal
   return run && signal ? { raster: signal.format.raster, rate: signal.format.rate, run } : undefined
