@@ -29,4 +29,16 @@ export const CASES: readonly Faulty[] = [
     offers: ['Set main to 1080p25'],
     says: ['25 (25/1)', '50 (50/1)'],
   },
+  {
+    // 50 against 60000/1001: one frame in 1 / (59.94 - 50) = 0.1 s.
+    name: '50 frames asked of what a switcher at 59.94 records inside',
+    gives: ['F15'],
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-8-hdmi 1080p59.94', proj: 'projector' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 5', p: 'main.out-1 > proj.in hdmi-passive 1' },
+      wants: { proj: 'program', main: { feed: 'program', asks: { rate: '50/1' }, silent: true } },
+    }),
+    offers: ['Give up'],
+    says: ['main is asked for 50', 'gets 59.94'],
+  },
 ]
