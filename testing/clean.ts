@@ -675,4 +675,86 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     links: { x: 'cam.sdi > cap.in coax-rg6 10' },
   }),
+  'a whole running order: people, looks, cues, keys and a guest': wholeOrder(),
+}
+
+/** Twins of what is found of keys, looks, cues and people, all as they should be. */
+function wholeOrder(): Plan {
+  const format = { format: fmt('1080p59.94') }
+  return plan({
+    brief: { crew: 1 },
+    devices: {
+      wide: { model: 'camera-box-hdmi', shot: 'safe', ports: { hdmi: format } },
+      close: { model: 'camera-box-hdmi', manned: true, ports: { hdmi: format } },
+      ptz: { model: 'camera-ptz-hdmi', ports: { hdmi: format } },
+      pc: 'computer 1080p59.94',
+      film: 'player-clips 1080p59.94',
+      joy: 'controller-joystick',
+      main: {
+        model: 'switcher-8-hdmi',
+        standard: fmt('1080p59.94'),
+        ports: { 'out-2': { feed: 'clean' }, 'in-7': { reserved: 'Dr Wren' } },
+      },
+      hall: 'projector',
+      rec: 'recorder-hdmi',
+      op: 'screen',
+    },
+    links: {
+      w: 'wide.hdmi > main.in-1 hdmi-passive 2',
+      c: 'close.hdmi > main.in-2 hdmi-passive 2',
+      z: 'ptz.hdmi > main.in-3 hdmi-passive 2',
+      k: 'joy.network > ptz.control control-network 20',
+      p: 'pc.hdmi-1 > main.in-4 hdmi-passive 2',
+      q: 'pc.hdmi-2 > main.in-5 hdmi-passive 2',
+      f: 'film.hdmi > main.in-6 hdmi-passive 2',
+      h: 'main.out-1 > hall.in hdmi-passive 3',
+      r: 'main.out-2 > rec.in hdmi-passive 2',
+      o: 'main.out-3 > op.in hdmi-passive 2',
+    },
+    wants: { hall: 'program', rec: { feed: 'clean', silent: true }, op: 'multiview' },
+    people: {
+      kim: { name: 'Kim', order: 1, hears: true },
+      ola: { name: 'Ola', order: 2, hears: true },
+    },
+    segments: {
+      welcome: {
+        title: 'Welcome',
+        order: 1,
+        minutes: 5,
+        at: '19:00',
+        opens: 'hello',
+        work: { kim: ['main'], ola: ['close'] },
+      },
+      talk: { title: 'Talk', order: 2, minutes: 30, opens: 'named', guest: 'Dr Wren', work: { ola: ['close'] } },
+      screening: { title: 'Film', order: 3, opens: 'dark' },
+    },
+    overlays: {
+      names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc', segments: ['talk'] },
+      face: {
+        title: 'Face',
+        order: 2,
+        kind: 'box',
+        fill: 'ptz',
+        box: { x: 0.7, y: 0.05, w: 0.25, h: 0.25 },
+        segments: ['talk'],
+      },
+    },
+    looks: {
+      hello: { title: 'Hello', order: 1, program: { main: 'in-1' }, presets: { ptz: 'desk' } },
+      // Names lie over all, behind the tap of the clean recording; the box belongs to the picture.
+      named: {
+        title: 'Names',
+        order: 2,
+        program: { main: 'in-2' },
+        keys: { main: { '1': 'face', '2': 'names' } },
+        contents: { pc: 'caption' },
+      },
+      dark: { title: 'Film', order: 3, program: { main: 'in-6' }, keys: { main: { '1': 'off', '2': 'off' } } },
+    },
+    clips: { film: { title: 'The film', order: 1, player: 'film', lengthS: 300, end: 'black' } },
+    cues: {
+      play: { segment: 'screening', title: 'Play', order: 1, says: 'Roll it', by: 'kim', clip: 'film', lastsS: 295 },
+      back: { segment: 'screening', title: 'Back to the wide', order: 2, look: 'hello' },
+    },
+  })
 }

@@ -212,6 +212,18 @@ export interface Keyer {
   readonly kinds: readonly KeyKind[]
 }
 
+/** What may lie before a tap, bottom first: the background, keys in the mix, keys over its result, fade to black. */
+export const TAP_LAYERS = ['background', 'before', 'after', 'fade'] as const
+export type TapLayer = (typeof TAP_LAYERS)[number]
+
+/** The layers before each tap, where a data sheet says nothing else. */
+export const TAPS: Readonly<Record<Feed, readonly TapLayer[]>> = {
+  program: TAP_LAYERS,
+  clean: ['background', 'before'],
+  preview: ['background', 'before'],
+  multiview: [],
+}
+
 /** What a mixing device can do beside its sockets, as its data sheet says. */
 export interface Mix {
   readonly buses: number
@@ -223,6 +235,8 @@ export interface Mix {
   /** What a second press does while one runs. */
   readonly during: 'ignores' | 'finishes' | 'reverses'
   readonly keyers: readonly Keyer[]
+  /** The layers before a tap, where they are not the usual ones (`TAPS`). */
+  readonly taps?: Readonly<Partial<Record<Feed, readonly TapLayer[]>>>
   readonly stills: number
   /** Frames that a still takes to load. */
   readonly stillFrames: number

@@ -1,12 +1,17 @@
 import type { EntryOf } from '#core/kernel'
 import { circuits } from '../features/power/collection'
 import { accepted } from './collections/accepted'
+import { clips } from './collections/clips'
+import { cues } from './collections/cues'
 import { devices } from './collections/devices'
 import { distances } from './collections/distances'
 import { kit } from './collections/kit'
 import { leads } from './collections/leads'
 import { links } from './collections/links'
+import { looks } from './collections/looks'
 import { models } from './collections/models'
+import { overlays } from './collections/overlays'
+import { people } from './collections/people'
 import { segments } from './collections/segments'
 import { wants } from './collections/wants'
 
@@ -18,6 +23,11 @@ export const DEFINITIONS = {
   devices,
   links,
   segments,
+  people,
+  looks,
+  cues,
+  overlays,
+  clips,
   kit,
   accepted,
   distances,

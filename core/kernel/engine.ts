@@ -77,7 +77,8 @@ export function engineOf<P extends object, V extends View<P>, E, X>(parts: Parts
 
   function findIn(view: V, rule: Rule<V, E>, find: Fact<V, readonly Found[]>): Finding[] {
     const segment = view.scoped('segment')
-    if (rule.asks === 'segments' && segment === undefined) return findInEach(view, rule, find)
+    if (rule.asks === 'segments' && segment === undefined && parts.segments(view).length)
+      return findInEach(view, rule, find)
     return view
       .ask(find as Fact<View<P>, readonly Found[]>)
       .filter(found => segment === undefined || !features.some(feature => feature.idle?.(view, found)))

@@ -37,7 +37,10 @@ export interface RuleDefinition<V, E, M extends Messages> {
   /** One line for help pages. */
   readonly about: string
   readonly messages: M
-  /** `segments`: asked of each segment, and told once with the list of those in which it holds. */
+  /**
+   * `segments`: asked of each segment, and told once with the list of those in which it holds; of the whole show where
+   * it has none.
+   */
   readonly asks?: 'segments'
   readonly find: (view: V, say: Say<M>) => readonly Found[]
   /** Only asked for when a finding is opened; best ones come first. */

@@ -56,3 +56,12 @@ export function stretches(sentence: string, words: (name: string) => string | un
     })
     .filter(({ text }) => text !== '')
 }
+
+/** A stretch of time: "40 s", "1:30 min", "1:02:05 h"; part seconds as they are: "7.5 s". */
+export function clockSeconds(s: number): string {
+  if (s < 60) return `${Number(s.toFixed(1))}\u00A0s`
+  const whole = Math.round(s)
+  const two = (n: number) => String(n).padStart(2, '0')
+  const [h, m] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60]
+  return h ? `${h}:${two(m)}:${two(whole % 60)}\u00A0h` : `${m}:${two(whole % 60)}\u00A0min`
+}

@@ -1,4 +1,4 @@
-import { ACTS, FEEDS, KEY_KINDS, KINDS, ROLES, SURFACES, TRANSITIONS, type Model } from '#core/catalog'
+import { ACTS, FEEDS, KEY_KINDS, KINDS, ROLES, SURFACES, TAP_LAYERS, TRANSITIONS, type Model } from '#core/catalog'
 import { collection, listOf, mapOf, number, object, oneOf, ref, whole, type Misfit } from '#core/kernel'
 import {
   ASPECTS,
@@ -91,6 +91,9 @@ const mix = object(
       }),
       64,
     ),
+    taps: object([], Object.fromEntries(FEEDS.map(feed => [feed, listOf(oneOf(TAP_LAYERS), TAP_LAYERS.length)])), {
+      minProperties: 1,
+    }),
     stills: whole(0, 1000),
     stillFrames: whole(0, 10_000),
     clips: whole(0, 1000),

@@ -1,6 +1,17 @@
 import { feature } from '#core/propose'
-import { USE_ANCHOR } from './anchors'
+import { CLIP_ANCHOR, CUE_ANCHOR, LOOK_ANCHOR, SEGMENT_ANCHOR, USE_ANCHOR } from './anchors'
 import { runningOrder } from './paper'
+import { clipShort } from './rules/clip-short'
+import { guestInput } from './rules/guest-input'
+import { movedOnAir } from './rules/moved-on-air'
+import { nameGone } from './rules/name-gone'
+import { notTold } from './rules/not-told'
 import { segmentUnwired } from './rules/segment-unwired'
+import { staysOn } from './rules/stays-on'
 
-export const order = feature({ id: 'order', anchors: [USE_ANCHOR], rules: [segmentUnwired], papers: [runningOrder] })
+export const order = feature({
+  id: 'order',
+  anchors: [USE_ANCHOR, LOOK_ANCHOR, CUE_ANCHOR, SEGMENT_ANCHOR, CLIP_ANCHOR],
+  rules: [segmentUnwired, clipShort, notTold, guestInput, movedOnAir, nameGone, staysOn],
+  papers: [runningOrder],
+})

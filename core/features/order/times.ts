@@ -1,4 +1,5 @@
 import { type Plan, type Segment, minutesOfDay, showMinutes } from '#core/document'
+import { segmentsOf } from '#core/run'
 
 export interface SegmentTime {
   readonly id: string
@@ -12,10 +13,10 @@ const clock = (minutes: number): string => {
   return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`
 }
 
-export const segmentsOf = ({ segments }: Pick<Plan, 'segments'>): [string, Segment][] =>
-  Object.entries(segments).sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
-
-/** When each segment begins, and when the last one ends: the brief's start and the lengths before it added up. */
+/**
+ * When each segment begins, and when the last one ends: the time that is fixed for it, else the brief's start and the
+ * lengths before it added up.
+ */
 export function segmentTimes(plan: Pick<Plan, 'segments' | 'brief'>): {
   readonly rows: readonly SegmentTime[]
   /** On the clock; absent while a length is open. */
@@ -27,6 +28,7 @@ export function segmentTimes(plan: Pick<Plan, 'segments' | 'brief'>): {
   let at = start === undefined ? undefined : minutesOfDay(start)
   let sum: number | undefined = 0
   const rows = segmentsOf(plan).map(([id, segment]): SegmentTime => {
+    if (segment.at !== undefined) at = minutesOfDay(segment.at)
     const row = { id, segment, ...(at === undefined ? {} : { begins: clock(at) }) }
     at = at === undefined || segment.minutes === undefined ? undefined : at + segment.minutes
     sum = sum === undefined || segment.minutes === undefined ? undefined : sum + segment.minutes

@@ -36,4 +36,45 @@ export const CASES: readonly Faulty[] = [
     offers: ['Move its key to main input 3'],
     says: ['The fill of gfx goes to main and its key to side'],
   },
+  {
+    name: 'an overlay whose source goes to a screen alone',
+    gives: ['K01'],
+    plan: plan({
+      devices: {
+        pc: 'computer 1080p59.94',
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: 'switcher-4-strict 1080p59.94',
+        scr: 'screen',
+      },
+      links: {
+        a: 'pc.hdmi-1 > scr.in hdmi-passive 2',
+        c: 'cam.hdmi > main.in-1 hdmi-passive 2',
+      },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['Connect pc to main input 2', 'Give up Names'],
+    says: ['Names is to show pc over the pictures of main'],
+  },
+  {
+    name: 'a key signal that the source does not have',
+    gives: ['K01'],
+    plan: plan({
+      devices: { pc: 'computer 1080p59.94', main: 'switcher-8-hdmi 1080p59.94' },
+      links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'pc' } },
+    }),
+    offers: ['Cut Names out by its brightness'],
+    says: ['Names is cut out by a key signal'],
+  },
+  {
+    name: 'an overlay of a source that is gone',
+    gives: ['K01'],
+    plan: plan({
+      devices: { pc: 'computer 1080p59.94', main: 'switcher-8-hdmi 1080p59.94' },
+      links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'old-pc' } },
+    }),
+    offers: ['Give up Names'],
+    says: ['old-pc, which the plan no longer has'],
+  },
 ]

@@ -1,11 +1,16 @@
 import { type Socket, type Traced, deviceName, endName } from '#core/chain'
-import { text } from '#core/kernel'
-import { type Proposal, connectTo, freeInputs, moveInput, rule } from '#core/propose'
+import { own } from '#core/document'
+import { type Finding, text } from '#core/kernel'
+import { Draft, type Proposal, connectTo, freeInputs, freeSockets, moveInput, rule } from '#core/propose'
+import { fillInput } from '#core/run'
 import { PARTS, type Pair, type Part, pairsOf } from '../facts'
+import { type Laid, allLaid } from '../laid'
+import { without } from '../offers'
 
 export const fillAlone = rule({
   code: 'K01',
-  about: 'Of fill and key only one is connected, or they go to two switchers.',
+  about:
+    'Of fill and key only one is connected, they go to two switchers, or what is to be laid over does not come to the keyer.',
   messages: {
     alone: {
       severity: 'D',
@@ -15,9 +20,29 @@ export const fillAlone = rule({
       severity: 'D',
       says: 'The fill of {source} goes to {fill} and its key to {key}: a keyer needs both at one switcher.',
     },
+    gone: { severity: 'D', says: '{overlay} is to show {source}, which the plan no longer has.' },
+    unreached: {
+      severity: 'D',
+      says: '{overlay} is to show {source} over the pictures of {switcher}, and no cable brings it there.',
+    },
+    keyless: {
+      severity: 'D',
+      says: '{overlay} is cut out by a key signal, and {source} has none that comes to {switcher}.',
+    },
   },
-  find: (traced, say) =>
-    pairsOf(traced).flatMap(pair => {
+  find: (traced, say) => [
+    ...missing(traced).map(({ id, overlay, node }) =>
+      say(
+        !own(traced.plan.devices, overlay.fill) ? 'gone' : reaches(traced, { node, overlay }) ? 'keyless' : 'unreached',
+        { on: 'overlay', overlay: id },
+        {
+          overlay: text(overlay.title),
+          source: text(own(traced.plan.devices, overlay.fill)?.name ?? overlay.fill),
+          switcher: text(node!.device.name),
+        },
+      ),
+    ),
+    ...pairsOf(traced).flatMap(pair => {
       const { node, runs } = pair
       const source = text(node.device.name)
       const at = { on: 'device', device: node.id } as const
@@ -48,7 +73,10 @@ export const fillAlone = rule({
           ]
         : []
     }),
-  remedies: (traced, { at, says }) => {
+  ],
+  remedies: (traced, finding) => {
+    const { at, says } = finding
+    if (at.on === 'overlay') return overlayRemedies(traced, finding)
     const pair = at.on === 'device' ? pairsOf(traced).find(({ node }) => node.id === at.device) : undefined
     if (!pair) return []
     if (says === 'parted') return together(traced, pair)
@@ -82,3 +110,40 @@ const together = (traced: Traced, { runs }: Pair): Proposal[] =>
       edits,
     }))
   })
+
+const reaches = (traced: Traced, { node, overlay }: Pick<Laid, 'node' | 'overlay'>): boolean =>
+  fillInput(traced, node!, overlay.fill) !== undefined
+
+/** Overlays whose picture, or whose key, does not come to the switcher that is to lay them over. */
+const missing = (traced: Traced): Laid[] =>
+  allLaid(traced).filter(({ overlay, node }) => {
+    if (!node) return false
+    if (!own(traced.plan.devices, overlay.fill)) return true
+    // A source of the plan that no cable leaves is told as that.
+    if (!reaches(traced, { node, overlay })) return traced.runs.some(({ origin }) => origin?.device === overlay.fill)
+    if (overlay.kind !== 'linear') return false
+    if (overlay.key !== undefined) return fillInput(traced, node, overlay.key) === undefined
+    const pair = pairsOf(traced).find(one => one.node.id === overlay.fill)
+    // A pair of which one is not plugged, or goes elsewhere, is told as that.
+    return pair === undefined
+  })
+
+function overlayRemedies(traced: Traced, { at, says }: Finding): Proposal[] {
+  const laid = at.on === 'overlay' ? allLaid(traced).find(({ id }) => id === at.overlay) : undefined
+  const source = laid && traced.chain.nodes.get(laid.overlay.fill)
+  if (!laid?.node) return []
+  const { node, id, overlay } = laid
+  const offers: Proposal[] = []
+  if (says === 'unreached' && source) {
+    const inputs = freeInputs(traced, node.id).filter(input => input.node.id === node.id)
+    for (const out of freeSockets(traced, source, 'out'))
+      offers.push(...connectTo(traced, out, inputs, `Connect ${source.device.name} to`).slice(0, 2))
+  }
+  if (says === 'keyless') {
+    const draft = new Draft(traced.plan)
+    draft.set(['overlays', id, 'kind'], 'luma')
+    draft.set(['overlays', id, 'key'])
+    offers.push({ title: `Cut ${overlay.title} out by its brightness`.slice(0, 120), edits: draft.edits })
+  }
+  return [...offers, without(traced, laid)]
+}

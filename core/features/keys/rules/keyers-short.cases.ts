@@ -48,4 +48,30 @@ export const CASES: readonly Faulty[] = [
     offers: [],
     says: ['gfx-1 and gfx-2', 'main', 'one keyer'],
   },
+  {
+    name: 'a box at a switcher without keyers',
+    gives: ['K06'],
+    plan: plan({
+      devices: {
+        a: 'camera-box-hdmi 720p59.94',
+        b: 'computer 720p59.94',
+        main: 'switcher-2-field 720p59.94',
+      },
+      links: { a: 'a.hdmi > main.in-1 hdmi-passive 2', b: 'b.hdmi-1 > main.in-2 hdmi-passive 2' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'b' } },
+    }),
+    offers: ['Use a larger switcher at main', 'Give up Names'],
+    says: ['Names is cut out by brightness', 'it has none at all'],
+  },
+  {
+    name: 'a key signal at a switcher that only reads brightness',
+    gives: ['K06'],
+    plan: plan({
+      devices: { gfx: 'player-fill-key 1080p59.94', main: 'switcher-6-combo 1080p59.94' },
+      links: { f: 'gfx.fill > main.in-1 coax-rg6 3', k: 'gfx.key > main.in-2 coax-rg6 3' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'gfx' } },
+    }),
+    offers: ['Cut Names out by brightness'],
+    says: ['a key signal', 'it cuts out by brightness'],
+  },
 ]

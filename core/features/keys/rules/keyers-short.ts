@@ -1,20 +1,46 @@
+import { type KeyKind, mixOf } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { count, text } from '#core/kernel'
-import { largerSwitcher, rule } from '#core/propose'
+import { Draft, type Proposal, largerSwitcher, rule } from '#core/propose'
 import { listWords } from '#core/words'
 import { pairsOf } from '../facts'
+import { type Laid, allLaid } from '../laid'
+import { without } from '../offers'
+
+const KIND_WORDS: Readonly<Record<KeyKind, string>> = {
+  luma: 'brightness',
+  linear: 'a key signal',
+  chroma: 'a colour',
+  pattern: 'a shape',
+  box: 'a box',
+}
 
 export const keyersShort = rule({
   code: 'K06',
-  about: 'More fill and key pairs than a switcher has keyers.',
+  about: 'A switcher has no keyer, or none of the kind, for what is to be laid over its pictures.',
   messages: {
     short: {
       severity: 'D',
       says: '{sources} bring fill and key into {switcher}, which has {keyers}: not all of them can be laid over a picture.',
     },
+    kind: {
+      severity: 'D',
+      says: '{overlay} is cut out by {kind}, and {switcher} has no keyer that does this: {has}.',
+    },
+    unsaid: {
+      severity: 'N',
+      says: 'Which keyers {switcher} has is not on its data sheet: whether it can lay {overlay} over is not judged.',
+    },
   },
-  find: (traced, say) =>
-    short(traced).map(({ node, sources, keyers }) =>
+  find: (traced, say) => [
+    ...allLaid(traced).flatMap(({ id, overlay, node, keyers }) => {
+      if (!node || keyers?.length) return []
+      const at = { on: 'overlay', overlay: id } as const
+      const words = { overlay: text(overlay.title), switcher: text(node.device.name) }
+      if (!keyers) return [say('unsaid', at, words)]
+      return [say('kind', at, { ...words, kind: text(KIND_WORDS[overlay.kind]), has: text(kindsAt(node)) })]
+    }),
+    ...short(traced).map(({ node, sources, keyers }) =>
       say(
         'short',
         { on: 'device', device: node.id },
@@ -27,7 +53,10 @@ export const keyersShort = rule({
         traced.runs.find(({ end, beside }) => !beside && end?.device === node.id)?.id,
       ),
     ),
+  ],
   remedies: (traced, { at }) => {
+    const laid = at.on === 'overlay' ? allLaid(traced).find(({ id }) => id === at.overlay) : undefined
+    if (laid) return overlayRemedies(traced, laid)
     const one = short(traced).find(({ node }) => at.on === 'device' && node.id === at.device)
     return one ? largerSwitcher(traced, one.node, row => (row.keyers ?? 0) >= one.sources.length, 2) : []
   },
@@ -45,4 +74,40 @@ function short(traced: Traced): { node: DeviceNode; sources: string[]; keyers: n
     const { keyers } = node.model
     return keyers !== undefined && sources.length > keyers ? [{ node, sources, keyers }] : []
   })
+}
+
+function kindsAt({ model }: DeviceNode): string {
+  const kinds = [...new Set((mixOf(model)?.keyers ?? []).flatMap(keyer => keyer.kinds))]
+  return kinds.length ? `it cuts out by ${listWords(kinds.map(kind => KIND_WORDS[kind]))}` : 'it has none at all'
+}
+
+/** Another way to cut it out that the switcher has, or another switcher. */
+function overlayRemedies(traced: Traced, laid: Laid): Proposal[] {
+  const { id, overlay, node } = laid
+  if (!node) return []
+  const there = [...new Set((mixOf(node.model)?.keyers ?? []).flatMap(({ kinds }) => kinds))]
+  const others = there.filter(kind => kind !== overlay.kind && INSTEAD[overlay.kind].includes(kind))
+  return [
+    ...others.map((kind): Proposal => {
+      const draft = new Draft(traced.plan)
+      draft.set(['overlays', id, 'kind'], kind)
+      return { title: `Cut ${overlay.title} out by ${KIND_WORDS[kind]}`.slice(0, 120), edits: draft.edits }
+    }),
+    ...largerSwitcher(
+      traced,
+      node,
+      row => (row.mix?.keyers ?? []).some(({ kinds }) => kinds.includes(overlay.kind)),
+      2,
+    ),
+    without(traced, laid),
+  ]
+}
+
+/** Kinds that can stand in for another without another source. */
+const INSTEAD: Readonly<Record<KeyKind, readonly KeyKind[]>> = {
+  luma: [],
+  linear: ['luma'],
+  chroma: [],
+  pattern: ['box'],
+  box: ['pattern'],
 }

@@ -15,7 +15,8 @@ export const segmentUnwired = rule({
   },
   asks: 'segments',
   find: (traced, say) => {
-    const segment = traced.segment!
+    const { segment } = traced
+    if (!segment) return []
     return (segment.sources ?? []).flatMap(source => {
       const at = { on: 'use' as const, source }
       const words = { segment: text(segment.title), source: text(own(traced.plan.devices, source)?.name ?? source) }

@@ -60,11 +60,13 @@ export function wrongFeeds(traced: Traced) {
       .flatMap(run => {
         if (!run.lit || !run.origin) return []
         const switcher = chain.nodes.get(run.origin.device)!
+        // One picture alone is right where it comes from that source.
+        if (switcher.model.role === 'source' && wanted.of === switcher.id) return []
         const carries: string =
           isSwitcher(switcher) || switcher.model.role === 'way'
             ? (feedOf(traced, run) ?? switcher.device.name)
             : switcher.device.name
-        if (carries === wanted.feed) return []
+        if (carries === wanted.feed && !isOneSource(traced, wanted)) return []
         if (programOfOne(traced, wanted, switcher)) return []
         const key = socketKey(run.origin.device, run.origin.port)
         const other = Object.values(plan.wants).find(
@@ -77,6 +79,10 @@ export function wrongFeeds(traced: Traced) {
       }),
   )
 }
+
+/** One source's picture alone is asked. */
+export const isOneSource = ({ chain }: Traced, { of }: Want): boolean =>
+  of !== undefined && chain.nodes.get(of)?.model.role === 'source'
 
 /** With no switcher and a single recorder, capture or screen, the one source that is there is the program. */
 const programOfOne = ({ chain, runs }: Traced, { feed, of }: Want, node: DeviceNode): boolean =>

@@ -2,7 +2,7 @@ import { deviceName, endName, isSwitcher } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, rule, runsTo } from '#core/propose'
-import { otherOutput, wrongFeeds } from './output-shared'
+import { isOneSource, otherOutput, wrongFeeds } from './output-shared'
 
 export const wrongFeed = rule({
   code: 'O02',
@@ -18,7 +18,7 @@ export const wrongFeed = rule({
               { on: 'sink', want, device: wanted.sink },
               {
                 sink: text(deviceName(traced, wanted.sink)),
-                feed: text(wanted.feed),
+                feed: text(isOneSource(traced, wanted) ? `${deviceName(traced, wanted.of!)} alone` : wanted.feed),
                 carries: text(carries),
                 output: text(endName(traced, run.origin!)),
               },
@@ -32,7 +32,8 @@ export const wrongFeed = rule({
     const node = origin && traced.chain.nodes.get(origin.device)
     if (!want || !node) return []
     const draft = new Draft(traced.plan)
-    const here = isSwitcher(node) && own(node.model.ports, origin.port)?.feeds?.includes(want.feed)
+    const here =
+      !isOneSource(traced, want) && isSwitcher(node) && own(node.model.ports, origin.port)?.feeds?.includes(want.feed)
     if (here) draft.set(['devices', node.id, 'ports', origin.port, 'feed'], want.feed)
     const giveUp = new Draft(traced.plan)
     if (found.at.on === 'sink') giveUp.edits.push({ do: 'remove', collection: 'wants', id: found.at.want })

@@ -1,0 +1,31 @@
+import { collection, number, object, oneOf, ref, whole } from '#core/kernel'
+
+/** What a player shows when a clip is over: its last frame, black, the clip again, or what it showed before. */
+export const CLIP_ENDS = ['hold', 'black', 'loop', 'back'] as const
+
+export interface Clip {
+  readonly title: string
+  readonly order: number
+  /** The device that plays it; it may be gone. */
+  readonly player: string
+  readonly lengthS: number
+  readonly end: (typeof CLIP_ENDS)[number]
+  /** Its place in the player's list, where it is called by number. */
+  readonly index?: number
+}
+
+export const clips = collection<Clip>({
+  name: 'clips',
+  entry: 'clip',
+  about: 'Recorded pictures that are played in the show: from which device, how long, and what is seen at their end.',
+  most: 1000,
+  schema: object(['title', 'order', 'player', 'lengthS', 'end'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    player: ref('slug'),
+    lengthS: number(0.1, 86_400),
+    end: oneOf(CLIP_ENDS),
+    index: whole(1, 9999),
+  }),
+  words: ({ title }) => title,
+})

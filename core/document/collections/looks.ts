@@ -1,0 +1,60 @@
+import { FEEDS, type Feed } from '#core/catalog'
+import { type Schema, collection, mapOf, number, object, oneOf, ref } from '#core/kernel'
+import { OPENINGS, type Opening } from './devices'
+
+/** What a computer shows on an output. */
+export const CONTENTS = ['full', 'caption', 'blank', 'countdown'] as const
+export type Content = (typeof CONTENTS)[number]
+
+type ByDevice<T> = Readonly<Record<string, T>>
+type ByPort<T> = Readonly<Record<string, Readonly<Record<string, T>>>>
+
+/**
+ * How the whole chain stands at a moment of the show, as a patch: what it does not name stays as it was. All devices,
+ * ports and overlays that it names may be gone from the plan.
+ */
+export interface Look {
+  readonly title: string
+  readonly order: number
+  /** By switcher: the input on its program, or `black`. */
+  readonly program?: ByDevice<string>
+  /** By switcher: the input that is next. */
+  readonly preview?: ByDevice<string>
+  /** By switcher and keyer (1, 2 ...): the overlay in it, or `off`. */
+  readonly keys?: ByPort<string>
+  /** By switcher: faded to black, or not. */
+  readonly faded?: ByDevice<boolean>
+  /** By switcher and output: what it carries. */
+  readonly outputs?: ByPort<Feed>
+  /** By switcher and input: how its sound is opened. */
+  readonly sound?: ByPort<Opening>
+  /** By source: what it shows. */
+  readonly contents?: ByDevice<Content>
+  /** By camera: the name of the position that it stands in. */
+  readonly presets?: ByDevice<string>
+}
+
+/** What a look says of a program that shows no input; no port has this name. */
+export const BLACK = 'black'
+
+const some = (values: Schema): Schema => ({ ...mapOf(values, 200), minProperties: 1 })
+
+export const looks = collection<Look>({
+  name: 'looks',
+  entry: 'look',
+  about: 'How the chain stands at a moment of the show: buses, keys, outputs, sound and contents that it changes.',
+  most: 1000,
+  schema: object(['title', 'order'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    program: some(ref('slug')),
+    preview: some(ref('slug')),
+    keys: some(some(ref('slug'))),
+    faded: some({ type: 'boolean' }),
+    outputs: some(some(oneOf(FEEDS))),
+    sound: some(some(oneOf(OPENINGS))),
+    contents: some(oneOf(CONTENTS)),
+    presets: some(ref('title')),
+  }),
+  words: ({ title }) => title,
+})

@@ -1,0 +1,42 @@
+import { type Faulty, STAGE } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+const TWO = {
+  devices: { slides: 'computer 1080p59.94', score: 'computer 1080p59.94', main: STAGE },
+  links: { a: 'slides.hdmi-1 > main.in-1 hdmi-passive 2', b: 'score.hdmi-1 > main.in-2 hdmi-passive 2' },
+}
+
+export const CASES: readonly Faulty[] = [
+  {
+    // The switcher has one keyer; captions and score are both cut out by brightness.
+    name: 'captions and a score over one keyer',
+    gives: ['K07'],
+    plan: plan({
+      ...TWO,
+      overlays: {
+        names: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' },
+        table: { title: 'Score', order: 2, kind: 'luma', fill: 'score' },
+      },
+    }),
+    offers: ['Use a larger switcher at main', 'Give up Score'],
+    says: ['Score finds no keyer', 'Names holds', 'main'],
+  },
+  {
+    // Both are used in the final alone: before it each has the keyer to itself.
+    name: 'two overlays that meet in one segment',
+    gives: ['K07'],
+    plan: plan({
+      ...TWO,
+      segments: {
+        first: { title: 'First round', order: 1 },
+        final: { title: 'Final', order: 2 },
+      },
+      overlays: {
+        names: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' },
+        table: { title: 'Score', order: 2, kind: 'luma', fill: 'score', segments: ['final'] },
+      },
+    }),
+    offers: ['Give up Score in Final'],
+    says: ['Score finds no keyer'],
+  },
+]

@@ -1,0 +1,52 @@
+import { type Faulty, STAGE } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'captions and the slides of the room from one output',
+    gives: ['K16'],
+    plan: plan({
+      devices: {
+        pc: 'computer 1080p59.94',
+        cam: 'camera-box-hdmi 1080p59.94',
+        split: 'splitter-hdmi',
+        main: STAGE,
+        proj: 'projector',
+      },
+      links: {
+        a: 'pc.hdmi-1 > split.in hdmi-passive 2',
+        b: 'split.out-1 > main.in-1 hdmi-passive 2',
+        c: 'split.out-2 > proj.in hdmi-passive 2',
+        d: 'cam.hdmi > main.in-2 hdmi-passive 2',
+      },
+      wants: { proj: { feed: 'program', of: 'pc' } },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['Connect a second output to', 'Give up Names'],
+    says: ['pc must show Names on black', 'its full picture at proj'],
+  },
+  {
+    // Program shows the slides while the captions of the same computer are lit over them.
+    name: 'a look with the slides on air under the captions of the same output',
+    gives: ['K16'],
+    plan: plan({
+      devices: {
+        pc: 'computer 1080p59.94',
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: STAGE,
+        proj: 'projector',
+      },
+      links: {
+        b: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+        d: 'cam.hdmi > main.in-2 hdmi-passive 2',
+        o: 'main.out-1 > proj.in hdmi-passive 2',
+      },
+      wants: { proj: 'program' },
+      segments: { talk: { title: 'Talk', order: 1, opens: 'slides' } },
+      looks: { slides: { title: 'Slides', order: 1, program: { main: 'in-1' }, keys: { main: { '1': 'names' } } } },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['Give up Names in Talk'],
+    says: ['its full picture at proj'],
+  },
+]

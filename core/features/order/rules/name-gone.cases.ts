@@ -1,0 +1,53 @@
+import { type Faulty, STAGE } from '../../../../testing/cases'
+import { plan } from '../../../../testing/plans'
+
+const SHOW = {
+  devices: { pc: 'computer 1080p59.94', main: STAGE },
+  links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2' },
+}
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'a look with an overlay that is gone',
+    gives: ['N13'],
+    plan: plan({
+      ...SHOW,
+      segments: { talk: { title: 'Talk', order: 1, opens: 'slides' } },
+      looks: { slides: { title: 'Slides', order: 1, program: { main: 'in-1' }, keys: { main: { '1': 'names' } } } },
+    }),
+    offers: ['Take the overlay names out of Slides'],
+    says: ['Slides names the overlay names'],
+  },
+  {
+    name: 'a look for a keyer that the switcher does not have',
+    gives: ['N13'],
+    plan: plan({
+      ...SHOW,
+      looks: { slides: { title: 'Slides', order: 1, keys: { main: { '3': 'off' } } } },
+    }),
+    offers: ['Take keyer 3 of main out of Slides'],
+    says: ['keyer 3 of main'],
+  },
+  {
+    name: 'a cue with a clip and a person that are gone',
+    gives: ['N13'],
+    plan: plan({
+      ...SHOW,
+      segments: { talk: { title: 'Talk', order: 1 } },
+      cues: { play: { segment: 'talk', title: 'Play the film', order: 1, clip: 'film', by: 'kim' } },
+    }),
+    offers: ['Take the clip film out of Play the film'],
+    says: ['Play the film names the clip film'],
+  },
+  {
+    name: 'somebody who works a device that is gone',
+    gives: ['N13'],
+    plan: plan({
+      ...SHOW,
+      people: { kim: { name: 'Kim', order: 1, hears: true } },
+      segments: { talk: { title: 'Talk', order: 1, work: { kim: ['main', 'old-desk'] } } },
+    }),
+    offers: ['Take the device old-desk out of Talk'],
+    says: ['Talk names the device old-desk'],
+  },
+]

@@ -1,0 +1,171 @@
+import { mixOf } from '#core/catalog'
+import { type Traced, isSwitcher } from '#core/chain'
+import { BLACK, type Look, OFF, own } from '#core/document'
+import { type Anchor, type Quantity, text } from '#core/kernel'
+import { Draft, type Proposal, rule } from '#core/propose'
+
+interface Gone {
+  readonly at: Anchor
+  /** The look, cue or segment that names it. */
+  readonly who: string
+  /** What is named, in words. */
+  readonly what: string
+  readonly mend: (draft: Draft) => void
+}
+
+export const nameGone = rule({
+  code: 'N13',
+  about:
+    'A look, a cue or a segment names an input, a keyer, an overlay, a clip or somebody that the plan no longer has.',
+  messages: {
+    gone: { severity: 'D', says: '{who} names {what}, which the plan no longer has: that part of it cannot be done.' },
+  },
+  find: (traced, say) => {
+    const first = new Map<string, ReturnType<typeof say>>()
+    for (const { at, who, what } of named(traced)) {
+      const key = JSON.stringify(at)
+      const words: Record<'who' | 'what', Quantity> = { who: text(who), what: text(what) }
+      if (!first.has(key)) first.set(key, say('gone', at, words))
+    }
+    return [...first.values()]
+  },
+  remedies: (traced, { at }): Proposal[] => {
+    const draft = new Draft(traced.plan)
+    const mine = named(traced).filter(one => JSON.stringify(one.at) === JSON.stringify(at))
+    for (const { mend } of mine) mend(draft)
+    const [one] = mine
+    return one ? [{ title: `Take ${one.what} out of ${one.who}`.slice(0, 120), edits: draft.edits }] : []
+  },
+})
+
+function named(traced: Traced): Gone[] {
+  const { plan } = traced
+  return [
+    ...Object.entries(plan.looks).flatMap(([id, look]) => inLook(traced, id, look)),
+    ...Object.entries(plan.cues).flatMap(([id, cue]): Gone[] => {
+      const at = { on: 'cue', cue: id } as const
+      const gone = (field: 'look' | 'clip' | 'by' | 'back', there: object, word: string): Gone[] =>
+        cue[field] !== undefined && !own(there as Record<string, unknown>, cue[field])
+          ? [{ at, who: cue.title, what: `the ${word} ${cue[field]}`, mend: draft => draft.set(['cues', id, field]) }]
+          : []
+      const placed: Gone[] = own(plan.segments, cue.segment)
+        ? []
+        : [
+            {
+              at,
+              who: cue.title,
+              what: `the segment ${cue.segment}`,
+              mend: draft => draft.edits.push({ do: 'remove', collection: 'cues', id }),
+            },
+          ]
+      return placed.length
+        ? placed
+        : [
+            ...gone('look', plan.looks, 'look'),
+            ...gone('clip', plan.clips, 'clip'),
+            ...gone('by', plan.people, 'person'),
+            ...gone('back', plan.cues, 'cue'),
+          ]
+    }),
+    ...Object.entries(plan.segments).flatMap(([id, { title, opens, work }]): Gone[] => {
+      const at = { on: 'segment', id } as const
+      return [
+        ...(opens !== undefined && !own(plan.looks, opens)
+          ? [
+              {
+                at,
+                who: title,
+                what: `the look ${opens}`,
+                mend: (draft: Draft) => draft.set(['segments', id, 'opens']),
+              },
+            ]
+          : []),
+        ...Object.entries(work ?? {}).flatMap(([person, devices]): Gone[] => {
+          if (!own(plan.people, person))
+            return [
+              {
+                at,
+                who: title,
+                what: `the person ${person}`,
+                mend: draft => draft.set(['segments', id, 'work', person]),
+              },
+            ]
+          const left = devices.filter(device => own(plan.devices, device))
+          return left.length < devices.length
+            ? [
+                {
+                  at,
+                  who: title,
+                  what: `the device ${devices.find(device => !own(plan.devices, device))}`,
+                  mend: draft => draft.set(['segments', id, 'work', person], left.length ? left : undefined),
+                },
+              ]
+            : []
+        }),
+      ]
+    }),
+    ...Object.entries(plan.clips).flatMap(([id, { title, player }]): Gone[] =>
+      own(plan.devices, player)
+        ? []
+        : [
+            {
+              at: { on: 'clip', clip: id },
+              who: title,
+              what: `the player ${player}`,
+              mend: draft => draft.edits.push({ do: 'remove', collection: 'clips', id }),
+            },
+          ],
+    ),
+  ]
+}
+
+function inLook({ plan, chain }: Traced, id: string, look: Look): Gone[] {
+  const found: Gone[] = []
+  const tell = (what: string, mend: Gone['mend']) =>
+    found.push({ at: { on: 'look', look: id }, who: look.title, what, mend })
+  const mixer = (device: string) => {
+    const node = chain.nodes.get(device)
+    return node && isSwitcher(node) ? node : undefined
+  }
+  for (const field of ['program', 'preview'] as const)
+    for (const [device, port] of Object.entries(look[field] ?? {})) {
+      const there = mixer(device)
+      if (!there) tell(`the switcher ${device}`, draft => draft.set(['looks', id, field, device]))
+      else if (port !== BLACK && own(there.model.ports, port)?.dir !== 'in')
+        tell(`the input ${port} of ${there.device.name}`, draft => draft.set(['looks', id, field, device]))
+    }
+  for (const [device, keys] of Object.entries(look.keys ?? {})) {
+    const there = mixer(device)
+    if (!there) {
+      tell(`the switcher ${device}`, draft => draft.set(['looks', id, 'keys', device]))
+      continue
+    }
+    const keyers = mixOf(there.model)?.keyers
+    for (const [number, overlay] of Object.entries(keys)) {
+      const off = () => (draft: Draft) => draft.set(['looks', id, 'keys', device, number])
+      if (keyers && !(Number(number) >= 1 && Number(number) <= keyers.length))
+        tell(`keyer ${number} of ${there.device.name}`, off())
+      else if (overlay !== OFF && !own(plan.overlays, overlay)) tell(`the overlay ${overlay}`, off())
+    }
+  }
+  for (const [device] of Object.entries(look.faded ?? {}))
+    if (!mixer(device)) tell(`the switcher ${device}`, draft => draft.set(['looks', id, 'faded', device]))
+  for (const [field, dir] of [
+    ['outputs', 'out'],
+    ['sound', 'in'],
+  ] as const)
+    for (const [device, ports] of Object.entries(look[field] ?? {})) {
+      const there = chain.nodes.get(device)
+      if (!there) tell(`the device ${device}`, draft => draft.set(['looks', id, field, device]))
+      else
+        for (const port of Object.keys(ports))
+          if (own(there.model.ports, port)?.dir !== dir)
+            tell(`the ${dir === 'in' ? 'input' : 'output'} ${port} of ${there.device.name}`, draft =>
+              draft.set(['looks', id, field, device, port]),
+            )
+    }
+  for (const field of ['contents', 'presets'] as const)
+    for (const device of Object.keys(look[field] ?? {}))
+      if (!own(plan.devices, device)) tell(`the source ${device}`, draft => draft.set(['looks', id, field, device]))
+  return found
+}

@@ -1,0 +1,15 @@
+export {
+  type Layer,
+  type Picture,
+  type Shown,
+  type Tile,
+  fillInput,
+  linkTo,
+  pictureAt,
+  pictureFrom,
+  runInto,
+  shownIn,
+  tapOf,
+} from './compose'
+export { type Moment, cuesOf, momentsOf, segmentsOf } from './moments'
+export { type MixState, type ShowState, mixerNodes, stateBefore, taken, takenBack } from './state'

@@ -1,0 +1,116 @@
+import { type Feed, carriesPicture, portsOf } from '#core/catalog'
+import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
+import { type Content, type Look, OFF, type Opening, own } from '#core/document'
+
+/** What a switcher does at a moment, at rest: no transition runs. */
+export interface MixState {
+  /** The input on program, or `black`; absent where it has none. */
+  readonly program: string | undefined
+  readonly preview: string | undefined
+  /** By keyer (1, 2 ...): the overlay in it. Keyers that are off are not there. */
+  readonly keys: Readonly<Record<string, string>>
+  readonly faded: boolean
+}
+
+/** The whole chain at a moment. What a map does not name stands as the plan sets it. */
+export interface ShowState {
+  readonly mixers: Readonly<Record<string, MixState>>
+  /** By device and output. */
+  readonly outputs: Readonly<Record<string, Readonly<Record<string, Feed>>>>
+  /** By device and input. */
+  readonly sound: Readonly<Record<string, Readonly<Record<string, Opening>>>>
+  /** By source. */
+  readonly contents: Readonly<Record<string, Content>>
+  /** By camera. */
+  readonly presets: Readonly<Record<string, string>>
+}
+
+export const mixerNodes = ({ chain }: Pick<Traced, 'chain'>): DeviceNode[] =>
+  [...chain.nodes.values()].filter(isSwitcher)
+
+/** As everything stands before the first look: the first picture that arrives is on program, no key is lit. */
+export function stateBefore(traced: Traced): ShowState {
+  const mixers = Object.fromEntries(
+    mixerNodes(traced).map(node => {
+      const inputs = portsOf(node.model, 'in').filter(
+        ([port, row]) => carriesPicture(row) && !own(node.device.ports, port)?.offAir,
+      )
+      const lit = inputs.find(([port]) =>
+        traced.runs.some(run => run.lit && run.end?.device === node.id && run.end.port === port),
+      )
+      return [node.id, { program: (lit ?? inputs[0])?.[0], preview: undefined, keys: {}, faded: false }]
+    }),
+  )
+  return { mixers, outputs: {}, sound: {}, contents: {}, presets: {} }
+}
+
+/** The state after a look is taken: what the look names is so, the rest stays. Switchers that are gone are passed over. */
+export function taken(state: ShowState, look: Look): ShowState {
+  const mixers = Object.entries(state.mixers).map(([id, mix]): [string, MixState] => {
+    const keys = { ...mix.keys }
+    for (const [keyer, overlay] of Object.entries(own(look.keys, id) ?? {})) {
+      if (overlay === OFF) delete keys[keyer]
+      else keys[keyer] = overlay
+    }
+    return [
+      id,
+      {
+        program: own(look.program, id) ?? mix.program,
+        preview: own(look.preview, id) ?? mix.preview,
+        keys,
+        faded: own(look.faded, id) ?? mix.faded,
+      },
+    ]
+  })
+  return {
+    mixers: Object.fromEntries(mixers),
+    outputs: byPort(state.outputs, look.outputs),
+    sound: byPort(state.sound, look.sound),
+    contents: { ...state.contents, ...look.contents },
+    presets: { ...state.presets, ...look.presets },
+  }
+}
+
+/** The state after what a look did is taken back: what it named stands as it did before it. */
+export function takenBack(state: ShowState, look: Look, before: ShowState): ShowState {
+  const mixers = Object.entries(state.mixers).map(([id, mix]): [string, MixState] => {
+    const was = own(before.mixers, id) ?? mix
+    const keys = { ...mix.keys }
+    for (const keyer of Object.keys(own(look.keys, id) ?? {})) {
+      const overlay = own(was.keys, keyer)
+      if (overlay === undefined) delete keys[keyer]
+      else keys[keyer] = overlay
+    }
+    return [
+      id,
+      {
+        program: own(look.program, id) === undefined ? mix.program : was.program,
+        preview: own(look.preview, id) === undefined ? mix.preview : was.preview,
+        keys,
+        faded: own(look.faded, id) === undefined ? mix.faded : was.faded,
+      },
+    ]
+  })
+  const without = <T>(now: Readonly<Record<string, T>>, named: object | undefined, was: Readonly<Record<string, T>>) =>
+    Object.fromEntries([
+      ...Object.entries(now).filter(([key]) => own(named as Record<string, unknown> | undefined, key) === undefined),
+      ...Object.keys(named ?? {}).flatMap(key => (own(was, key) === undefined ? [] : [[key, was[key]!] as const])),
+    ]) as Readonly<Record<string, T>>
+  return {
+    mixers: Object.fromEntries(mixers),
+    outputs: without(state.outputs, look.outputs, before.outputs),
+    sound: without(state.sound, look.sound, before.sound),
+    contents: without(state.contents, look.contents, before.contents),
+    presets: without(state.presets, look.presets, before.presets),
+  }
+}
+
+function byPort<T>(
+  was: Readonly<Record<string, Readonly<Record<string, T>>>>,
+  named: Readonly<Record<string, Readonly<Record<string, T>>>> = {},
+): Readonly<Record<string, Readonly<Record<string, T>>>> {
+  return {
+    ...was,
+    ...Object.fromEntries(Object.entries(named).map(([id, ports]) => [id, { ...own(was, id), ...ports }])),
+  }
+}
