@@ -4,6 +4,7 @@ import { screen as whatif } from './continuity/screen'
 import { screen as inside } from './inside/screen'
 import { screen as kit } from './kit/screen'
 import { screen as order } from './order/screen'
+import { screen as outputs } from './outputs/screen'
 import { screen as papers } from './paper/screen'
 import { screen as patch } from './patch/screen'
 import { screen as power } from './power/screen'
@@ -20,6 +21,7 @@ export const SCREENS: readonly Screen[] = [
   standard,
   patch,
   switchers,
+  outputs,
   whatif,
   inside,
   power,

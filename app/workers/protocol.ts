@@ -3,6 +3,8 @@ import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Board } from '#core/features/board'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Finding, Verdict } from '#core/kernel'
+import type { Scene } from '#core/picture'
+import type { Picture } from '#core/run'
 import type { Stretch, Units } from '#core/words'
 
 /** A finding with its sentence in the units that people measure in, and the screen that shows where it stands. */
@@ -49,4 +51,16 @@ export interface Solver {
     progress: (step: Progress) => void,
     found: (offer: Offer) => void,
   ): Promise<Proposals>
+}
+
+/** The worker that draws what is seen. */
+export interface Painter {
+  /** Bytes of a picture of this size (red, green, blue, alpha), rows from the top. */
+  draw(
+    picture: Picture,
+    scenes: Readonly<Record<string, Scene>>,
+    width: number,
+    height: number,
+    frame?: number,
+  ): Uint8ClampedArray
 }

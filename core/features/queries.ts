@@ -2,6 +2,7 @@ import type { Checked } from '#core/propose'
 import { QUERIES as continuity } from './continuity/queries'
 import { QUERIES as inside } from './inside/queries'
 import { QUERIES as order } from './order/queries'
+import { QUERIES as outputs } from './outputs/queries'
 import { QUERIES as paper } from './paper/queries'
 import { QUERIES as patch } from './patch/queries'
 import { QUERIES as power } from './power/queries'
@@ -16,6 +17,7 @@ export const QUERIES = {
   ...continuity,
   ...inside,
   ...order,
+  ...outputs,
   ...paper,
   ...patch,
   ...power,

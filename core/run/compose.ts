@@ -1,6 +1,6 @@
 import { type Feed, type KeyKind, type Model, TAPS, type TapLayer, carriesPicture, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Run, type Traced, gathers, isSwitcher, socketKey } from '#core/chain'
-import { BLACK, type Box, type Content, type LinkEnd, own } from '#core/document'
+import { BLACK, type Box, type Content, type LinkEnd, type Overlay, own } from '#core/document'
 import { fact } from '#core/kernel'
 import type { MixState, ShowState } from './state'
 
@@ -27,6 +27,8 @@ export interface Layer {
   readonly overlay?: string
   readonly kind?: KeyKind
   readonly box?: Box
+  /** The key signal of a linear key, where it comes with one. */
+  readonly key?: Picture
 }
 
 export interface Tile {
@@ -125,6 +127,7 @@ function keyLayers(
             overlay: id,
             kind: overlay.kind,
             ...(overlay.box ? { box: overlay.box } : {}),
+            ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
           },
         ]
       }),
@@ -142,6 +145,20 @@ export function fillInput(traced: Traced, { id, model }: DeviceNode, source: str
     return origin?.device === source && origin.port !== 'key'
   })
   return (straight ?? inputs.find(([port]) => linkTo(traced, { device: id, port }, source)))?.[0]
+}
+
+/** What comes by the input of the key signal: of a source of its own, or of the fill's second output. */
+function keySignal(
+  traced: Traced,
+  { id, model }: DeviceNode,
+  { fill, key }: Overlay,
+  input: (port: string) => Picture,
+): { key?: Picture } {
+  const port = portsOf(model, 'in').find(([port]) => {
+    const origin = runInto(traced, { device: id, port })?.origin
+    return key === undefined ? origin?.device === fill && origin.port === 'key' : origin?.device === key
+  })?.[0]
+  return port === undefined ? {} : { key: input(port) }
 }
 
 /** The feeder behind an input, where a source reaches that input through it. */

@@ -65,4 +65,44 @@ export const CASES: readonly Faulty[] = [
     offers: ['Leave a unmanned', 'Leave b unmanned', 'Leave c unmanned'],
     says: ['In The final 3 cameras', 'crew is 2'],
   },
+  {
+    name: 'one person with switching, slides and stick',
+    gives: ['R06'],
+    plan: plan({
+      devices: {
+        ptz: 'camera-ptz-hdmi 1080p59.94',
+        pc: 'computer 1080p59.94',
+        joy: 'controller-joystick',
+        main: STAGE,
+      },
+      links: {
+        a: 'ptz.hdmi > main.in-1 hdmi-passive 2',
+        b: 'pc.hdmi-1 > main.in-2 hdmi-passive 2',
+        k: 'joy.network > ptz.control control-network 20',
+      },
+      people: {
+        kim: { name: 'Kim', order: 1, hears: true },
+        ola: { name: 'Ola', order: 2, hears: true },
+      },
+      segments: { talk: { title: 'Talk', order: 1, work: { kim: ['main', 'pc', 'joy'] } } },
+    }),
+    offers: ['Ola works joy'],
+    says: ['In Talk Kim has the switching, the slides and the stick at once'],
+  },
+  {
+    name: 'a feeder that nobody works',
+    gives: ['R06'],
+    plan: plan({
+      devices: { a: 'camera-box-hdmi 1080p59.94', b: 'computer 1080p59.94', side: STAGE, main: STAGE },
+      links: {
+        a: 'a.hdmi > side.in-1 hdmi-passive 2',
+        b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
+        l: 'side.out-1 > main.in-1 hdmi-passive 2',
+      },
+      people: { kim: { name: 'Kim', order: 1, hears: true } },
+      segments: { talk: { title: 'Talk', order: 1, work: { kim: ['main'] } } },
+    }),
+    offers: ['Kim works side'],
+    says: ['In Talk pictures come into side, and nobody works it'],
+  },
 ]

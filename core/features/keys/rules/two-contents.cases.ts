@@ -1,6 +1,17 @@
 import { type Faulty, STAGE } from '../../../../testing/cases'
 import { plan } from '../../../../testing/plans'
 
+/** A computer with one output, beside a camera. */
+const ONE = {
+  devices: { pc: 'computer 1080p59.94', cam: 'camera-box-hdmi 1080p59.94', main: STAGE, proj: 'projector' },
+  links: {
+    b: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+    d: 'cam.hdmi > main.in-2 hdmi-passive 2',
+    o: 'main.out-1 > proj.in hdmi-passive 2',
+  },
+  wants: { proj: 'program' },
+} as const
+
 export const CASES: readonly Faulty[] = [
   {
     name: 'captions and the slides of the room from one output',
@@ -48,5 +59,34 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Give up Names in Talk'],
     says: ['its full picture at proj'],
+  },
+  {
+    // The look lights the names and leaves the computer at the slides that the one before asked for.
+    name: 'names over a picture while the computer still shows its slides',
+    gives: ['K16'],
+    plan: plan({
+      ...ONE,
+      segments: { talk: { title: 'Talk', order: 1, opens: 'slides' } },
+      looks: {
+        slides: { title: 'Slides', order: 1, program: { main: 'in-1' }, contents: { pc: 'full' } },
+        named: { title: 'Named', order: 2, program: { main: 'in-2' }, keys: { main: { '1': 'names' } } },
+      },
+      cues: { on: { segment: 'talk', title: 'Names', order: 1, look: 'named' } },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['pc shows the caption on black then'],
+    says: ['Names is lit while pc shows its full page'],
+  },
+  {
+    name: 'a caption on black on air as it is',
+    gives: ['K16'],
+    plan: plan({
+      ...ONE,
+      segments: { talk: { title: 'Talk', order: 1, opens: 'slides' } },
+      looks: { slides: { title: 'Slides', order: 1, program: { main: 'in-1' }, contents: { pc: 'caption' } } },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['pc shows its full page then'],
+    says: ['pc is on air as it is at proj'],
   },
 ]

@@ -36,4 +36,17 @@ export const CASES: readonly Faulty[] = [
     offers: ['Give up cam in Welcome, Talk'],
     says: ['cam', 'no cable brings its picture to a switcher'],
   },
+  {
+    name: 'a look with an empty input on air',
+    gives: ['R07'],
+    plan: plan({
+      devices: { pc: 'computer 1080p59.94', main: 'switcher-4-strict 1080p59.94', proj: 'projector' },
+      links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2', o: 'main.out-1 > proj.in hdmi-passive 2' },
+      wants: { proj: 'program' },
+      segments: { talk: { title: 'Talk', order: 1, opens: 'wide' } },
+      looks: { wide: { title: 'Wide', order: 1, program: { main: 'in-3' } } },
+    }),
+    offers: ['Show main input 1 in Wide'],
+    says: ['Wide puts main input 3 on air', 'proj go dark'],
+  },
 ]

@@ -1,7 +1,9 @@
-import { deviceName, gathers, type Traced } from '#core/chain'
-import { own } from '#core/document'
+import { deviceName, endName, gathers, type Traced, tracedOf } from '#core/chain'
+import { BLACK, type LinkEnd, own } from '#core/document'
 import { text } from '#core/kernel'
 import { connectTo, Draft, freeInputs, freeSockets, rule, type Proposal } from '#core/propose'
+import { momentsOf, pictureAt, runInto } from '#core/run'
+import { listWords } from '#core/words'
 
 export const segmentUnwired = rule({
   code: 'R07',
@@ -12,20 +14,38 @@ export const segmentUnwired = rule({
       says: '{segment} uses {source}, and no cable brings its picture to a switcher: it cannot be shown then.',
     },
     gone: { severity: 'D', says: '{segment} uses {source}, which the plan no longer has.' },
+    onAir: {
+      severity: 'D',
+      says: '{look} puts {input} on air, where no picture arrives: {sinks} go dark.',
+    },
   },
   asks: 'segments',
   find: (traced, say) => {
     const { segment } = traced
     if (!segment) return []
-    return (segment.sources ?? []).flatMap(source => {
-      const at = { on: 'use' as const, source }
-      const words = { segment: text(segment.title), source: text(own(traced.plan.devices, source)?.name ?? source) }
-      if (!own(traced.plan.devices, source)) return [say('gone', at, words)]
-      return isWired(traced, source) || goesNowhere(traced, source) ? [] : [say('unwired', at, words)]
-    })
+    return [
+      ...(segment.sources ?? []).flatMap(source => {
+        const at = { on: 'use' as const, source }
+        const words = { segment: text(segment.title), source: text(own(traced.plan.devices, source)?.name ?? source) }
+        if (!own(traced.plan.devices, source)) return [say('gone', at, words)]
+        return isWired(traced, source) || goesNowhere(traced, source) ? [] : [say('unwired', at, words)]
+      }),
+      ...darkLooks(traced).map(({ look, end, sinks }) =>
+        say(
+          'onAir',
+          { on: 'look', look },
+          {
+            look: text(traced.plan.looks[look]!.title),
+            input: text(endName(traced, end)),
+            sinks: text(listWords(sinks.map(id => deviceName(traced, id)))),
+          },
+        ),
+      ),
+    ]
   },
   remedies: (traced, finding) => {
     const { at, segments = [] } = finding
+    if (at.on === 'look') return shownInstead(traced, at.look)
     if (at.on !== 'use') return []
     return [...connect(traced, at.source), drop(traced, at.source, segments)]
   },
@@ -61,3 +81,47 @@ function drop(traced: Traced, source: string, segments: readonly string[]): Prop
 
 const titles = ({ plan }: Traced, segments: readonly string[]): string =>
   segments.map(id => plan.segments[id]!.title).join(', ')
+
+/** Looks that put an input without a picture on a program that somebody is to see. */
+function darkLooks(traced: Traced): { look: string; end: LinkEnd; sinks: string[] }[] {
+  const { plan, runs, chain } = traced
+  return momentsOf(traced).flatMap(({ look, state }) => {
+    if (look === undefined) return []
+    return Object.entries(plan.looks[look]!.program ?? {}).flatMap(([device, port]) => {
+      const node = chain.nodes.get(device)
+      const end = { device, port }
+      if (!node || port === BLACK || own(node.model.ports, port)?.dir !== 'in' || runInto(traced, end)?.lit) return []
+      const sinks = Object.values(plan.wants).flatMap(({ sink, feed }) => {
+        const run = runs.find(one => !one.beside && one.lit && one.end?.device === sink)
+        if (!run?.end || feed === 'multiview' || feed === 'preview') return []
+        return isDarkAt(pictureAt(traced, state, run.end), device, port) ? [sink] : []
+      })
+      return sinks.length ? [{ look, end, sinks }] : []
+    })
+  })
+}
+
+/** The background that is seen comes by this input. */
+function isDarkAt(picture: ReturnType<typeof pictureAt>, device: string, port: string): boolean {
+  if (picture.of !== 'mix') return false
+  const [background] = picture.layers
+  return (picture.device === device && background!.port === port) || isDarkAt(background!.picture, device, port)
+}
+
+/** An input where a picture arrives, or none named: as it was before. */
+function shownInstead(traced: Traced, look: string): Proposal[] {
+  const { chain, plan } = traced
+  const [dark] = Object.keys(plan.segments).flatMap(segment =>
+    darkLooks(tracedOf(plan, { segment })).filter(one => one.look === look),
+  )
+  if (!dark) return []
+  const node = chain.nodes.get(dark.end.device)!
+  const lit = traced.runs.filter(({ lit, beside, end }) => lit && !beside && end?.device === node.id).slice(0, 3)
+  return [
+    ...lit.map(({ end }): Proposal => {
+      const draft = new Draft(plan)
+      draft.set(['looks', look, 'program', node.id], end!.port)
+      return { title: `Show ${endName(traced, end!)} in ${plan.looks[look]!.title}`.slice(0, 120), edits: draft.edits }
+    }),
+  ]
+}

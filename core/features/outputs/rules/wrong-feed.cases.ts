@@ -44,4 +44,30 @@ export const CASES: readonly Faulty[] = [
     offers: ['Give up sound at cap'],
     says: ['cap is to be heard'],
   },
+  {
+    name: 'a look that points the output of the hall at preview',
+    gives: ['O02'],
+    plan: plan({
+      devices: { pc: 'computer 1080p59.94', main: 'switcher-4-strict 1080p59.94', proj: 'projector' },
+      links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2', o: 'main.out-2 > proj.in hdmi-passive 2' },
+      wants: { proj: 'program' },
+      segments: { talk: { title: 'Talk', order: 1, opens: 'wide' } },
+      looks: {
+        wide: { title: 'Wide', order: 1, program: { main: 'in-1' }, outputs: { main: { 'out-2': 'preview' } } },
+      },
+    }),
+    offers: ['Leave main output 2 as it is set'],
+    says: ['Wide points main output 2 at preview', 'proj'],
+  },
+  {
+    name: 'a screen for one source that gets the program',
+    gives: ['O02'],
+    plan: plan({
+      devices: { pc: 'computer 1080p59.94', main: 'switcher-4-strict 1080p59.94', proj: 'projector' },
+      links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2', o: 'main.out-1 > proj.in hdmi-passive 2' },
+      wants: { proj: { feed: 'program', of: 'pc' } },
+    }),
+    offers: ['Give up'],
+    says: ['proj should see pc alone and gets program'],
+  },
 ]

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { onMounted, ref, toRaw, watch } from 'vue'
+import type { Scene } from '#core/picture'
+import type { Picture } from '#core/run'
+import { usePainter } from '~/workers/painter'
+
+/** What somebody sees, drawn from plain test pictures in the worker, at the size that it has here. */
+const props = defineProps<{
+  picture: Picture
+  scenes: Readonly<Record<string, Scene>>
+  /** In CSS pixels; the height follows, 16:9. */
+  width: number
+  /** Said to those who do not see it. */
+  label: string
+}>()
+const canvas = ref<HTMLCanvasElement>()
+let asked = 0
+
+async function paint(): Promise<void> {
+  const mine = ++asked
+  const width = Math.round(props.width * Math.min(2, window.devicePixelRatio || 1))
+  const height = Math.round((width * 9) / 16)
+  const bytes = await usePainter().draw(toRaw(props.picture), toRaw(props.scenes), width, height)
+  const to = canvas.value
+  if (mine !== asked || !to) return
+  to.width = width
+  to.height = height
+  to.getContext('2d')!.putImageData(new ImageData(bytes as Uint8ClampedArray<ArrayBuffer>, width, height), 0, 0)
+}
+
+onMounted(() => {
+  watch([() => props.picture, () => props.scenes, () => props.width], () => void paint(), { immediate: true })
+})
+</script>
+
+<template>
+  <canvas
+    ref="canvas"
+    class="seen"
+    role="img"
+    :aria-label="label"
+    :style="{ width: `${width}px`, height: `${(width * 9) / 16}px` }"
+  />
+</template>
+
+<style scoped>
+.seen {
+  display: block;
+  border-radius: 3px;
+  background: #000;
+}
+</style>

@@ -1,0 +1,1 @@
+export type { Audience, Cell, Instant, Mixer, WhoSees } from './seen'

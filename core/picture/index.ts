@@ -1,0 +1,5 @@
+export { keyed, luma, matteTable, mixed } from './key'
+export { type Colour, type Pixels, at, plain } from './pixels'
+export { type Part, boxed, scaled } from './place'
+export { type Scene, drawn, frameIn } from './scene'
+export { type Sources, seen } from './seen'

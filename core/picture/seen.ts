@@ -1,0 +1,107 @@
+import type { Picture, Tile } from '#core/run'
+import { keyed, matteTable } from './key'
+import { write } from './letters'
+import { type Pixels, plain, rect } from './pixels'
+import { type Part, boxed, scaled } from './place'
+
+/** Gives the picture of a source in a size; called once for each that is seen. */
+export type Sources = (picture: Extract<Picture, { of: 'source' }>, width: number, height: number) => Pixels
+
+/** Values that a luma key stands at until somebody has set them: 0 at a brightness of 4 %, solid from 8 %. */
+const CLIP = 0.04
+const GAIN = 0.96
+const LUMA = matteTable(CLIP, GAIN)
+const LINEAR = matteTable(0, 0)
+/** Where a box stands whose place nobody has said. */
+const CORNER: Part = { x: 0.68, y: 0.06, w: 0.27, h: 0.27 }
+
+/**
+ * A picture drawn, layer by layer, as the chain makes it: cuts, boxes, tiles, keys by brightness and by a key signal. A
+ * key by colour is drawn as one by brightness is, until its own settings are there. Width and height in pixels.
+ */
+export function seen(picture: Picture, sources: Sources, width: number, height: number): Pixels {
+  if (picture.of === 'source') return sources(picture, width, height)
+  if (picture.of === 'mix')
+    return picture.layers.reduce<Pixels>(
+      (back, { picture: inner, as, kind, box, key }) => {
+        if (as === 'background') return seen(inner, sources, width, height)
+        if (inner.of === 'none') return back
+        if (kind === 'box' || kind === 'pattern') {
+          const part = box ?? CORNER
+          const w = Math.max(1, Math.round(part.w * width))
+          const h = Math.max(1, Math.round(part.h * height))
+          return boxed(back, seen(inner, sources, w, h), part)
+        }
+        const fill = placed(seen(asCaption(inner), sources, width, height), box)
+        return kind === 'linear' && key
+          ? keyed(back, fill, { table: LINEAR, key: placed(seen(asCaption(key), sources, width, height), box) })
+          : keyed(back, fill, { table: kind === 'linear' ? LINEAR : LUMA })
+      },
+      plain(width, height),
+    )
+  if (picture.of === 'tiles') return tiled(picture.tiles, sources, width, height)
+  if (picture.of === 'none') return noSignal(width, height)
+  return plain(width, height)
+}
+
+/** What is made to be keyed is drawn as that, where nobody has said what the source shows. */
+const asCaption = (picture: Picture): Picture =>
+  picture.of === 'source' && picture.content === undefined ? { ...picture, content: 'caption' } : picture
+
+/** The fill cropped to its box: what lies outside is black, and cut out by nothing. */
+function placed(fill: Pixels, box: Part | undefined): Pixels {
+  if (!box) return fill
+  const to = plain(fill.width, fill.height)
+  return boxed(
+    to,
+    scaled(fill, Math.max(1, Math.round(box.w * fill.width)), Math.max(1, Math.round(box.h * fill.height))),
+    box,
+  )
+}
+
+/** Nothing comes: dark, with stripes, so that it is told from black on purpose. */
+function noSignal(width: number, height: number): Pixels {
+  const to = plain(width, height, [22, 23, 28])
+  const step = Math.max(6, Math.round(width / 20))
+  for (let y = 0; y < height; y++)
+    for (let x = -((y + step) % step) - step; x < width; x += step)
+      rect(to, x, y, Math.max(1, step / 4), 1, [52, 54, 62])
+  return to
+}
+
+/** Buses large above, inputs small below; of inputs alone a plain grid. */
+function tiled(tiles: readonly Tile[], sources: Sources, width: number, height: number): Pixels {
+  const to = plain(width, height, [12, 13, 16])
+  const buses = tiles.filter(({ port }) => port === 'preview' || port === 'program')
+  const inputs = tiles.filter(tile => !buses.includes(tile))
+  const columns = Math.ceil(Math.sqrt(inputs.length)) || 1
+  const above = buses.length ? 0.5 : 0
+  const across = buses.length ? Math.max(columns, Math.ceil(inputs.length / 2)) : columns
+  const cells = [
+    ...buses.map((tile, i) => ({ tile, part: { x: i * 0.5, y: 0, w: 0.5, h: above } })),
+    ...inputs.map((tile, i) => {
+      const rows = Math.ceil(inputs.length / across)
+      const h = (1 - above) / rows
+      return { tile, part: { x: (i % across) / across, y: above + Math.floor(i / across) * h, w: 1 / across, h } }
+    }),
+  ]
+  let now: Pixels = to
+  for (const { tile, part } of cells) {
+    // Each tile keeps the shape of its picture.
+    const w = Math.min(part.w, part.h)
+    const inner = { x: part.x + (part.w - w * 0.96) / 2, y: part.y + (part.h - w * 0.96) / 2, w: w * 0.96, h: w * 0.96 }
+    const size = [Math.max(1, Math.round(inner.w * width)), Math.max(1, Math.round(inner.h * height))] as const
+    now = boxed(now, seen(tile.picture, sources, ...size), inner)
+    const letters = Math.max(7, height * 0.035 * (part.w > 0.4 ? 1.2 : 1))
+    if (letters * 1.2 < part.h * height * 0.4)
+      write(
+        now,
+        tile.label,
+        (part.x + part.w * 0.05) * width,
+        (part.y + part.h * 0.08) * height,
+        letters,
+        [255, 246, 224],
+      )
+  }
+  return now
+}
