@@ -725,7 +725,14 @@ function wholeOrder(): Plan {
         opens: 'hello',
         work: { kim: ['main'], ola: ['close'] },
       },
-      talk: { title: 'Talk', order: 2, minutes: 30, opens: 'named', guest: 'Dr Wren', work: { ola: ['close'] } },
+      talk: {
+        title: 'Talk',
+        order: 2,
+        minutes: 30,
+        opens: 'named',
+        guest: 'Dr Wren',
+        work: { kim: ['main'], ola: ['close'] },
+      },
       screening: { title: 'Film', order: 3, opens: 'dark' },
     },
     overlays: {

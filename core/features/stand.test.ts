@@ -35,6 +35,7 @@ describe('an edit that a fact does not read leaves it standing', () => {
   it('a segment: nothing is traced; what depends on one alone, which are who is needed, what is connected and what lies over pictures then', () => {
     const value = { title: 'Prizes', order: 1, sources: [Object.keys(fair.devices)[0]!] }
     expect(anew(fair, [{ do: 'add', collection: 'segments', id: 'prizes', value }])).toEqual([
+      'rule O02',
       'rule K07',
       'moments',
       'rule K09',

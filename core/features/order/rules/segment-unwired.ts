@@ -16,7 +16,7 @@ export const segmentUnwired = rule({
     gone: { severity: 'D', says: '{segment} uses {source}, which the plan no longer has.' },
     onAir: {
       severity: 'D',
-      says: '{look} puts {input} on air, where no picture arrives: {sinks} go dark.',
+      says: '{look} puts {input} on air, where nothing is connected: {sinks} go dark.',
     },
   },
   asks: 'segments',
@@ -90,7 +90,9 @@ function darkLooks(traced: Traced): { look: string; end: LinkEnd; sinks: string[
     return Object.entries(plan.looks[look]!.program ?? {}).flatMap(([device, port]) => {
       const node = chain.nodes.get(device)
       const end = { device, port }
-      if (!node || port === BLACK || own(node.model.ports, port)?.dir !== 'in' || runInto(traced, end)?.lit) return []
+      if (!node || port === BLACK || own(node.model.ports, port)?.dir !== 'in') return []
+      // What is connected and does not arrive is told as that.
+      if (runInto(traced, end)) return []
       const sinks = Object.values(plan.wants).flatMap(({ sink, feed }) => {
         const run = runs.find(one => !one.beside && one.lit && one.end?.device === sink)
         if (!run?.end || feed === 'multiview' || feed === 'preview') return []
