@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { number, string } from 'yup'
 import { emptyPlan, freshId, setEdit, type Segment } from '#core/document'
 import { useBoardStore } from '~/board/selection'
@@ -8,6 +8,7 @@ import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
 import FindingList from '~/ui/FindingList.vue'
+import SegmentPanel from './SegmentPanel.vue'
 
 /** The show as its segments, and which sources each of them uses. */
 const store = usePlanStore()
@@ -29,12 +30,12 @@ const sources = computed(() => {
   for (const { id } of there) named.delete(id)
   return [...there, ...[...named].filter(id => !devices[id]).map(id => ({ id, name: id, gone: true }))]
 })
-const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => id === 'R07'))
+const findings = computed(() => (store.report?.findings ?? []).filter(({ screen }) => screen === 'order'))
 const troubled = computed(
   () =>
     new Set(
-      findings.value.flatMap(({ at, segments: held = [] }) =>
-        at.on === 'use' ? held.map(segment => `${segment}/${at.source}`) : [],
+      findings.value.flatMap(({ id, at, segments: held = [] }) =>
+        id === 'R07' && at.on === 'use' ? held.map(segment => `${segment}/${at.source}`) : [],
       ),
     ),
 )
@@ -60,6 +61,7 @@ async function lasts(segment: { readonly id: string } & Segment, words: string):
   )
 }
 
+const panel = useTemplateRef('panel')
 const row = ref(0)
 const column = ref(0)
 const chosen = computed(() => segments.value[row.value])
@@ -131,6 +133,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     a: () => {
       asking.value = 'add'
     },
+    c: () => panel.value?.addCue(),
     r: () => {
       if (chosen.value) asking.value = 'rename'
     },
@@ -237,14 +240,21 @@ const tight = computed(() => sources.value.length > 12)
             </tr>
           </tbody>
         </table>
+        <p class="small quiet hint">
+          Lit: the segment uses it. Hatched: used, and no cable brings it to a switcher. Shift and the arrows move a
+          segment.
+        </p>
       </div>
-      <aside v-if="findings.length" aria-label="What does not hold">
-        <FindingList :findings="findings" />
+      <aside v-if="chosen" :aria-label="chosen.title">
+        <SegmentPanel
+          :key="chosen.id"
+          ref="panel"
+          :plan="plan"
+          :segment="chosen"
+          @change="(words, edits) => void store.commit(words, edits)"
+        />
+        <FindingList v-if="findings.length" :findings="findings" />
       </aside>
-      <p class="small quiet hint">
-        Lit: the segment uses it. Hatched: used, and no cable brings it to a switcher. Shift and the arrows move a
-        segment.
-      </p>
     </div>
     <LazyPromptDialog
       v-if="asking"
@@ -264,14 +274,12 @@ const tight = computed(() => sources.value.length > 12)
 .order {
   flex: 1;
   min-height: 0;
-  display: flex;
-  flex-direction: column;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
 }
 .scroll {
   overflow: auto;
   padding: 0 16px 16px;
-  flex: 0 1 auto;
-  min-height: 200px;
 }
 table {
   border-collapse: collapse;
@@ -362,13 +370,25 @@ thead td {
   min-width: 84px;
 }
 aside {
-  padding: 0 24px;
-  max-width: 760px;
-  overflow-y: auto;
-  min-height: 0;
+  border-left: 1px solid var(--border);
+  background: var(--surface);
+  padding: 14px 18px 24px;
+  overflow: auto;
 }
 .hint {
   margin: 0;
-  padding: 8px 24px 16px;
+  padding: 8px 8px 16px;
+  max-width: 60ch;
+}
+@media (max-width: 1000px) {
+  .order {
+    grid-template-columns: minmax(0, 1fr);
+    overflow: auto;
+  }
+  aside {
+    border-left: 0;
+    border-top: 1px solid var(--border);
+    overflow: visible;
+  }
 }
 </style>
