@@ -5,6 +5,7 @@ import { screen as inside } from './inside/screen'
 import { screen as kit } from './kit/screen'
 import { screen as order } from './order/screen'
 import { screen as outputs } from './outputs/screen'
+import { screen as overlays } from './keys/screen'
 import { screen as papers } from './paper/screen'
 import { screen as patch } from './patch/screen'
 import { screen as power } from './power/screen'
@@ -22,6 +23,7 @@ export const SCREENS: readonly Screen[] = [
   patch,
   switchers,
   outputs,
+  overlays,
   whatif,
   inside,
   power,

@@ -1,6 +1,7 @@
 import type { Edit, Plan } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Board } from '#core/features/board'
+import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Finding, Verdict } from '#core/kernel'
 import type { Scene } from '#core/picture'
@@ -51,6 +52,8 @@ export interface Solver {
     progress: (step: Progress) => void,
     found: (offer: Offer) => void,
   ): Promise<Proposals>
+  /** Which overlay gets which keyer, and the edits that bring the looks there. */
+  assign(plan: Plan): Promise<KeyerPlan & { readonly edits: readonly Edit[] }>
 }
 
 /** The worker that draws what is seen. */

@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import highsLoader from 'highs'
 import { check } from '#core/features'
+import { assignKeyers, inLooks } from '#core/features/keys'
 import { propose } from '#core/features/patch'
 
 import type { Solver } from './protocol'
@@ -8,6 +9,11 @@ import type { Solver } from './protocol'
 const solver: Solver = {
   async propose(plan, asked, progress, found) {
     return propose(await highsLoader(), check(plan), asked, progress, found)
+  },
+  async assign(plan) {
+    const { traced } = check(plan)
+    const found = assignKeyers(await highsLoader(), traced)
+    return { ...found, edits: inLooks(traced, found) }
   },
 }
 

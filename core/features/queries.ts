@@ -1,6 +1,7 @@
 import type { Checked } from '#core/propose'
 import { QUERIES as continuity } from './continuity/queries'
 import { QUERIES as inside } from './inside/queries'
+import { QUERIES as keys } from './keys/queries'
 import { QUERIES as order } from './order/queries'
 import { QUERIES as outputs } from './outputs/queries'
 import { QUERIES as paper } from './paper/queries'
@@ -16,6 +17,7 @@ import { QUERIES as why } from './why/queries'
 export const QUERIES = {
   ...continuity,
   ...inside,
+  ...keys,
   ...order,
   ...outputs,
   ...paper,

@@ -65,7 +65,7 @@ export function laidIn(traced: Traced): readonly Laid[] {
 }
 
 /** What uses one keyer for another's work: the same picture, cut out in the same way. */
-const useOf = ({ overlay: { fill, key, kind, box }, node }: Laid): string =>
+export const useOf = ({ overlay: { fill, key, kind, box }, node }: Laid): string =>
   JSON.stringify([node?.id, fill, key, kind, box])
 
 /**

@@ -1,7 +1,7 @@
 import { isCamera, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Plan, own } from '#core/document'
-import type { Scene } from '#core/picture'
+import { type Scene, scenesOf } from '#core/picture'
 import { type Moment, type Picture, type ShowState, momentsOf, pictureAt, runInto, shownIn } from '#core/run'
 import { listWords } from '#core/words'
 
@@ -180,23 +180,6 @@ export function wordsOf(traced: Traced, picture: Picture): string {
   const words = base ?? (shown.length ? name(shown[0]!.device) : wordsOf(traced, background!.picture))
   const over = keys.map(({ overlay }) => own(traced.plan.overlays, overlay)?.title ?? 'a key')
   return over.length ? `${words} with ${listWords(over)}` : words
-}
-
-function scenesOf({ chain }: Traced): Record<string, Scene> {
-  const sources = [...chain.nodes.values()]
-    .filter(({ model }) => model.role === 'source')
-    .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
-  return Object.fromEntries(
-    sources.map(({ id, device, model }, index): [string, Scene] => [
-      id,
-      {
-        name: device.name,
-        kind: isCamera(model) ? 'camera' : model.kind === 'player' ? 'player' : 'computer',
-        index,
-        ...(device.shot ? { shot: device.shot } : {}),
-      },
-    ]),
-  )
 }
 
 function mixersOf(traced: Traced): Mixer[] {

@@ -1,7 +1,7 @@
 import type { Highs } from 'highs'
 import { type VideoFormat, formatLabel, sameFormat } from '#core/signal'
 import { standardSteps } from './merit'
-import { Program, type Watch, relaxed, solve } from './milp'
+import { Program, type Watch, relaxed, solve } from '#core/solve'
 import type { Means, Demand, Splitter, Task } from './question'
 import { PICTURES_OF_A_FEEDER, SAFE_SHOT_AWAY, type Weights } from './weights'
 

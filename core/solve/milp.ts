@@ -84,7 +84,7 @@ export class Program {
   }
 }
 
-export type Solved =
+type Solved =
   /** `proven`: no solution is better by more than the tolerance. `bound`: no solution can cost less. */
   | {
       readonly status: 'solved'
@@ -108,7 +108,7 @@ export interface Watch {
 const PROGRESS_MS = 100
 
 /** Largest difference of cost that still counts as proven, in the unit of the costs. */
-export const TOLERANCE = 1e-6
+const TOLERANCE = 1e-6
 
 /** Solves a program. Throws when the solver reports anything but a solution, that there is none, or a limit. */
 export function solve(highs: Highs, program: Program, { seconds = 30, progress }: Watch = {}): Solved {

@@ -1,0 +1,2 @@
+export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
+export type { OverlayRow, Overlays } from './overlays'

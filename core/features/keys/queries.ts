@@ -1,0 +1,4 @@
+import type { Checked } from '#core/propose'
+import { overlaysOf } from './overlays'
+
+export const QUERIES = { overlays: ({ traced }: Checked) => overlaysOf(traced) }

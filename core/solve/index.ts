@@ -1,0 +1,1 @@
+export { Program, type Watch, relaxed, solve } from './milp'
