@@ -10,6 +10,7 @@ import { screen as papers } from './paper/screen'
 import { screen as patch } from './patch/screen'
 import { screen as power } from './power/screen'
 import { screen as runs } from './runs/screen'
+import { screen as sound } from './sound/screen'
 import { screen as standard } from './standard/screen'
 import { screen as switchers } from './switcher/screen'
 
@@ -24,6 +25,7 @@ export const SCREENS: readonly Screen[] = [
   switchers,
   outputs,
   overlays,
+  sound,
   whatif,
   inside,
   power,

@@ -78,7 +78,12 @@ const GRAVITY: Readonly<Record<string, string>> = {
   O03: 'R',
   // Asked, where nothing says whether there is to be sound.
   A01: 'DN',
+  A02: 'Q',
+  A03: 'Q',
+  A04: 'R',
   A05: 'D',
+  A14: 'D',
+  A15: 'DQ',
   A06: 'Q',
   K01: 'D',
   K02: 'Q',

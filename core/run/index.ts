@@ -11,5 +11,6 @@ export {
   shownIn,
   tapOf,
 } from './compose'
+export { type Gate, type SoundWay, doubled, gateAt, waysTo } from './heard'
 export { type Moment, cuesOf, momentsOf, segmentsOf } from './moments'
 export { type MixState, type ShowState, mixerNodes, stateBefore, taken, takenBack } from './state'

@@ -9,7 +9,7 @@ import { usePlanStore } from '~/plan/store'
 import LookPanel from './LookPanel.vue'
 import FindingList from '~/ui/FindingList.vue'
 import SeenPicture from '~/ui/SeenPicture.vue'
-import { dropEdits, instantName, lookEdits, momentEdits } from './edits'
+import { dropEdits, instantName, lookEdits, momentEdits } from '~/plan/looks'
 
 /** Who sees what, by picture: audiences against the moments of the show; the chosen one's look is set beside it. */
 const store = usePlanStore()

@@ -78,6 +78,16 @@ export const WAYS: Record<string, Model> = {
     mains(8),
     24000,
   ),
+  'scaler-picture-alone': way(
+    'scaler',
+    'Scaler',
+    'HDMI scaler of older make, picture alone, without its sound',
+    hdmi('in', 'HDMI in', 165, { takes: scalerTakes }),
+    [hdmi('out', 'HDMI out', 165, { makes: scalerMakes })],
+    { format: 'port', delay: frames(1, 1.5, 2), sound: 'drops' },
+    mains(10),
+    26000,
+  ),
   'scaler-sdi-hdmi': way(
     'scaler',
     'Scaler',

@@ -1,11 +1,27 @@
 import { feature } from '#core/propose'
 import { followsAlone } from './rules/follows-alone'
+import { heardTwice } from './rules/heard-twice'
 import { levelDiffers } from './rules/level-differs'
 import { lipSync } from './rules/lip-sync'
+import { oneSound } from './rules/one-sound'
+import { shutOnTheWay } from './rules/shut-on-the-way'
 import { silent } from './rules/silent'
+import { soundDropped } from './rules/sound-dropped'
+import { strayMicrophone } from './rules/stray-microphone'
 import { unbalancedTooLong } from './rules/unbalanced-too-long'
 
 export const sound = feature({
   id: 'sound',
-  rules: [silent, followsAlone, levelDiffers, lipSync, unbalancedTooLong],
+  rules: [
+    silent,
+    heardTwice,
+    strayMicrophone,
+    oneSound,
+    followsAlone,
+    levelDiffers,
+    lipSync,
+    soundDropped,
+    shutOnTheWay,
+    unbalancedTooLong,
+  ],
 })

@@ -1,5 +1,5 @@
 import { STAGE, type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { fmt, plan } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
@@ -34,5 +34,28 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Open the sound of main input 1'],
     says: ['main'],
+  },
+  {
+    name: 'a look that shuts all that is heard',
+    gives: ['A01'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        mic: 'microphone-radio',
+        main: { model: 'switcher-4-strict', standard: fmt('1080p59.94'), ports: { sound: { soundDelayMs: 40 } } },
+        cap: 'capture-hdmi',
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+        m: 'mic.out > main.sound mini-jack-lead 1',
+        b: 'main.out-1 > cap.in hdmi-passive 1',
+      },
+      wants: { cap: { feed: 'program', sound: true } },
+      segments: { talk: { title: 'Talk', order: 1 } },
+      looks: { still: { title: 'Silence', order: 1, sound: { main: { sound: 'shut' } } } },
+      cues: { off: { segment: 'talk', title: 'Sound off', order: 1, look: 'still' } },
+    }),
+    offers: ['Open the sound of mic in Silence'],
+    says: ['In Silence nothing is open', 'cap'],
   },
 ]

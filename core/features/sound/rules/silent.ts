@@ -1,8 +1,10 @@
 import type { Traced } from '#core/chain'
 import { ghost, text } from '#core/kernel'
-import { Draft, bringSound, embed, heardFrom, rule, runsTo } from '#core/propose'
+import { Draft, type Proposal, bringSound, embed, heardFrom, rule, runsTo } from '#core/propose'
+import type { SoundWay } from '#core/run'
 import { listWords } from '#core/words'
 import { answers, heardWords, nameOf, unsaid } from '../unsaid'
+import { type Heard, heardIn } from '../ways'
 
 export const silent = rule({
   code: 'A01',
@@ -10,6 +12,10 @@ export const silent = rule({
   messages: {
     silent: { severity: 'D', says: 'No sound is open at {stage}, so {sinks} will be silent.' },
     lost: { severity: 'D', says: '{sink} is to be heard, and no sound gets there with its picture.' },
+    moment: {
+      severity: 'D',
+      says: 'In {moment} nothing is open that is heard at {sinks}: it is silent there.',
+    },
     unsaid: {
       severity: 'N',
       says: 'Nothing says whether {sinks} should be heard: with sound, or silent on purpose. As planned, {heard}.',
@@ -56,10 +62,21 @@ export const silent = rule({
         ),
       )
     })
-    return [...mute, ...asked]
+    const looks = silentLooks(traced).map(({ look, sinks }) =>
+      say(
+        'moment',
+        { on: 'look', look },
+        {
+          moment: text(traced.plan.looks[look]!.title),
+          sinks: text(listWords(sinks.map(id => traced.chain.nodes.get(id)!.device.name))),
+        },
+      ),
+    )
+    return [...mute, ...looks, ...asked]
   },
   remedies: (traced, { at }) => {
     if (at.on === 'show') return answers(traced)
+    if (at.on === 'look') return openedIn(traced, at.look)
     if (at.on === 'device')
       return [...bringSound(traced, traced.chain.nodes.get(at.device)!), ...giveUpAll(traced, at.device)]
     if (at.on !== 'sink') return []
@@ -91,4 +108,36 @@ function giveUpAll(traced: Traced, device: string) {
       givesUp: true as const,
     },
   ]
+}
+
+/** Looks in which nothing is heard at a sink that is to be heard and hears something in other moments. */
+function silentLooks(traced: Traced): { look: string; sinks: string[] }[] {
+  const all = heardIn(traced).filter(({ want }) => want?.sound)
+  const open = ({ ways }: Heard) => ways.some(way => way.open)
+  const found = new Map<string, string[]>()
+  for (const heard of all) {
+    const { look } = heard.moment
+    const elsewhere = all.some(other => other.node === heard.node && open(other))
+    if (look === undefined || !elsewhere || open(heard)) continue
+    const there = found.get(look) ?? []
+    if (!there.includes(heard.node.id)) found.set(look, [...there, heard.node.id])
+  }
+  return [...found].map(([look, sinks]) => ({ look, sinks }))
+}
+
+/** What the look shuts is left open, or what follows another picture is opened in it. */
+function openedIn(traced: Traced, look: string): Proposal[] {
+  const heard = heardIn(traced).find(
+    ({ moment, ways, want }) => want?.sound && moment.look === look && !ways.some(way => way.open),
+  )
+  const plugged = (way: SoundWay) => Number(traced.chain.nodes.get(way.origin)!.model.role === 'sound')
+  const ways = (heard?.ways ?? []).toSorted((a, b) => plugged(b) - plugged(a))
+  const offers = ways.map((way): Proposal => {
+    const draft = new Draft(traced.plan)
+    for (const { device, port, open } of way.gates)
+      if (!open) draft.set(['looks', look, 'sound', device, port], 'fixed')
+    const name = traced.chain.nodes.get(way.origin)!.device.name
+    return { title: `Open the sound of ${name} in ${traced.plan.looks[look]!.title}`.slice(0, 120), edits: draft.edits }
+  })
+  return offers.slice(0, 3)
 }

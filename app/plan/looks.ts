@@ -1,5 +1,13 @@
 import { type Edit, type Plan, freshId, setEdit } from '#core/document'
-import type { Instant } from '#core/features/outputs'
+
+/** A moment of the show, as far as its look is set. */
+interface Instant {
+  readonly segment?: string
+  readonly segmentTitle?: string
+  readonly cue?: string
+  readonly title: string
+  readonly look?: string
+}
 
 const after = (map: Readonly<Record<string, { readonly order: number }>>): number =>
   1 + Math.max(0, ...Object.values(map).map(({ order }) => order))

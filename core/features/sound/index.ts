@@ -1,0 +1,1 @@
+export type { Hearing, SoundInput, WhoHears } from './hearing'

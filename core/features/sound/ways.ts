@@ -1,0 +1,43 @@
+import { portsOf } from '#core/catalog'
+import type { DeviceNode, Traced } from '#core/chain'
+import { type LinkEnd, type Want, own } from '#core/document'
+import { fact } from '#core/kernel'
+import { type Moment, type SoundWay, momentsOf, waysTo } from '#core/run'
+
+/** What is heard at a sink in one moment of the show. */
+export interface Heard {
+  readonly node: DeviceNode
+  readonly end: LinkEnd
+  readonly want: Want | undefined
+  readonly moment: Moment
+  readonly ways: readonly SoundWay[]
+}
+
+/** Sinks that let sound be heard, by the input that is fed. */
+export const earsOf = ({ chain, plan }: Traced): { node: DeviceNode; end: LinkEnd; want: Want | undefined }[] =>
+  [...chain.nodes.values()]
+    .filter(({ model }) => model.role === 'sink')
+    .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
+    .flatMap(node =>
+      portsOf(node.model, 'in')
+        .filter(([port, { sound }]) => sound && chain.entering.has(`${node.id}/${port}`))
+        .map(([port]) => ({
+          node,
+          end: { device: node.id, port },
+          want: Object.values(plan.wants).find(({ sink }) => sink === node.id),
+        })),
+    )
+
+const heardFact = fact<Traced, readonly Heard[]>('heard in each moment', traced =>
+  earsOf(traced).flatMap(ear =>
+    momentsOf(traced).map((moment): Heard => ({ ...ear, moment, ways: waysTo(traced, moment.state, ear.end) })),
+  ),
+)
+
+/** Every sink in every moment of the scope. */
+export const heardIn = (traced: Traced): readonly Heard[] => traced.ask(heardFact)
+
+/** Sinks that are not silent on purpose. */
+export const isListened = ({ want }: Pick<Heard, 'want'>): boolean => !want?.silent
+
+export const originName = ({ plan }: Traced, id: string): string => own(plan.devices, id)?.name ?? id

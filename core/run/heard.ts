@@ -1,0 +1,122 @@
+import { portsOf } from '#core/catalog'
+import { type DeviceNode, type Traced, isSwitcher, openingOf, socketKey } from '#core/chain'
+import { type LinkEnd, type Opening, own } from '#core/document'
+import { fillInput } from './compose'
+import type { ShowState } from './state'
+
+/** An input of a switcher on the way of a sound. */
+export interface Gate {
+  readonly device: string
+  readonly port: string
+  readonly opening: Opening
+  /** Whether it lets the sound through in the moment. */
+  readonly open: boolean
+}
+
+/** One way by which a sound comes to a sink, or would if all inputs on it were open. */
+export interface SoundWay {
+  /** The device that makes it. */
+  readonly origin: string
+  /** Inputs of switchers on the way, the first one first. */
+  readonly gates: readonly Gate[]
+  /** What sound plugs and held inputs add, typically, ms; a picture's own delay, with which it travels, is not in it. */
+  readonly delayMs: number
+  readonly open: boolean
+}
+
+/** The most ways that are told of one sink; rings and large shows end here. */
+const MOST_WAYS = 2000
+
+/** How an input is opened in a state, and whether it lets sound through. */
+export function gateAt(traced: Traced, state: ShowState, node: DeviceNode, portId: string): Gate {
+  const port = own(node.model.ports, portId)
+  const opening = own(own(state.sound, node.id), portId) ?? openingOf({ node, portId, port })
+  return {
+    device: node.id,
+    port: portId,
+    opening,
+    open: opening === 'fixed' || (opening === 'follows' && isShown(traced, state, node, portId)),
+  }
+}
+
+/** The input is on program, or in a box over it. A key that is cut out does not open sound. */
+function isShown(traced: Traced, state: ShowState, node: DeviceNode, portId: string): boolean {
+  const mix = own(state.mixers, node.id)
+  if (!mix) return false
+  if (mix.program === portId) return true
+  return Object.values(mix.keys).some(id => {
+    const overlay = own(traced.plan.overlays, id)
+    return overlay?.kind === 'box' && fillInput(traced, node, overlay.fill) === portId
+  })
+}
+
+/** All ways by which sound comes to an input, open or not, in the order of its links. */
+export function waysTo(traced: Traced, state: ShowState, end: LinkEnd): SoundWay[] {
+  const ways: SoundWay[] = []
+  back(end, [], 0, [])
+  return ways.sort((a, b) => (a.origin < b.origin ? -1 : a.origin > b.origin ? 1 : Number(b.open) - Number(a.open)))
+
+  function back({ device, port }: LinkEnd, gates: readonly Gate[], delayMs: number, through: readonly string[]): void {
+    for (const wire of traced.chain.entering.get(socketKey(device, port)) ?? []) {
+      if (ways.length >= MOST_WAYS || !wire.from || !traced.trace.wires.get(wire.id)?.arrives) continue
+      leave(wire.from.node, wire.from.portId, gates, delayMs, through)
+    }
+  }
+
+  /** From the output of a device to what comes into it. */
+  function leave(
+    node: DeviceNode,
+    portId: string,
+    gates: readonly Gate[],
+    delayMs: number,
+    through: readonly string[],
+  ): void {
+    if (through.includes(node.id)) return
+    const inner = [...through, node.id]
+    const port = own(node.model.ports, portId)
+    const makes = node.model.role === 'source' || node.model.role === 'sound'
+    if (makes && port?.sound) ways.push({ origin: node.id, gates, delayMs, open: gates.every(({ open }) => open) })
+    if (isSwitcher(node)) {
+      if (!port?.sound) return
+      for (const [inId, input] of portsOf(node.model, 'in'))
+        if (input.sound)
+          back(
+            { device: node.id, port: inId },
+            [gateAt(traced, state, node, inId), ...gates],
+            delayMs + (own(node.device.ports, inId)?.soundDelayMs ?? 0),
+            inner,
+          )
+      return
+    }
+    for (const path of node.model.paths) {
+      if (path.format === 'tiles' || path.sound === 'drops' || !path.to.includes(portId)) continue
+      for (const inId of path.from) {
+        const plug = own(node.model.ports, inId)?.carries === 'sound'
+        const added = plug && path.delay.unit === 'ms' ? path.delay.typ : 0
+        back({ device: node.id, port: inId }, gates, delayMs + added, inner)
+      }
+    }
+  }
+}
+
+/** Sounds closer together than this are one, ms. */
+const TOGETHER_MS = 1
+
+/** Two open ways of one sound that lie more than 1 ms apart, or go over unlike numbers of switchers: they comb. */
+export function doubled(
+  ways: readonly SoundWay[],
+): { readonly origin: string; readonly a: SoundWay; readonly b: SoundWay }[] {
+  const open = ways.filter(way => way.open)
+  const found = new Map<string, { origin: string; a: SoundWay; b: SoundWay }>()
+  for (const a of open)
+    for (const b of open)
+      if (
+        a !== b &&
+        a.origin === b.origin &&
+        !found.has(a.origin) &&
+        // Each switcher adds at least a frame to what goes through it beside the picture.
+        (Math.abs(a.delayMs - b.delayMs) > TOGETHER_MS || a.gates.length !== b.gates.length)
+      )
+        found.set(a.origin, { origin: a.origin, a, b })
+  return [...found.values()]
+}
