@@ -162,9 +162,9 @@ describe('whatif', () => {
   it('says what goes dark without a device, and what can still be cut to', async () => {
     const { status, stdout } = await run(['whatif', 'demo/harbour-robotics-cup.json', '--without', 'side'])
     expect(status).toBe(0)
-    // The feeder has a screen of its own and brings three sources; all of the program stays.
+    // The feeder has a screen of its own and brings two sources; all of the program stays.
     expect(stdout).toMatch(
-      /Without Side .*\n {2}dark: Side operator's screen \(multiview\)\n {2}lost: .*Judge's tablet/,
+      /Without Side .*\n {2}dark: Side operator's screen \(multiview\)\n {2}lost: Clip player, Remote referee/,
     )
     expect(stdout).toMatch(/Main still cuts between .*Wide, gallery.* for .*Stream encoder/)
   })

@@ -232,7 +232,7 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
     ]
   if (picture.of === 'mix')
     return picture.layers.flatMap(layer =>
-      layer.as === 'key' ? shownIn(layer.picture, 'key', layer) : shownIn(layer.picture, as, key),
+      layer.as === 'key' ? shownIn(layer.picture, as === 'tile' ? 'tile' : 'key', layer) : shownIn(layer.picture, as, key),
     )
   if (picture.of === 'tiles') return picture.tiles.flatMap(tile => shownIn(tile.picture, 'tile'))
   return []

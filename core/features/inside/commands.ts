@@ -1,4 +1,6 @@
-import type { Command } from '#core/kernel'
+import { tracedOf } from '#core/chain'
+import { own } from '#core/document'
+import { Unusable, type Command } from '#core/kernel'
 import type { CommandContext } from '#core/propose'
 import { inside } from './inside'
 
@@ -7,10 +9,13 @@ const SHARE_WORDS = { always: 'always', can: 'when cut to', tile: 'as a tile', h
 const insideCommand: Command<CommandContext> = {
   name: 'inside',
   about: 'lists what each screen, recorder and stream can show and lets be heard.',
-  options: {},
+  options: { segment: { value: 'ID' } },
   json: true,
-  run: ({ checked, json }) => {
-    const { deliverables, layers, share } = inside(checked.traced)
+  run: ({ plan, checked, values, json }) => {
+    const segment = values.get('segment')
+    if (segment !== undefined && !own(plan.segments, segment))
+      throw new Unusable(`no segment ${segment}; there are: ${Object.keys(plan.segments).sort().join(', ')}`)
+    const { deliverables, layers, share } = inside(segment === undefined ? checked.traced : tracedOf(plan, { segment }))
     if (json) return { out: JSON.stringify({ version: 1, layers, deliverables, share }, null, 2), exit: 0 }
     const lines = deliverables.flatMap(({ name, feed, lit, misses }, j) => [
       `${name} (${lit ? (feed ?? 'a source') : 'dark'})${misses.length ? `, misses ${misses.join(', ')}` : ''}`,

@@ -1,6 +1,7 @@
 import { carriesPicture, portsOf } from '#core/catalog'
 import { type Run, type Traced, gathers, isSwitcher, socketKey } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
+import { momentsOf, pictureAt, shownIn } from '#core/run'
 
 /** What one deliverable holds of one layer. */
 export type Share =
@@ -41,15 +42,20 @@ export interface Inside {
 }
 
 /**
- * What lies inside each deliverable: every source's picture, through switchers and multiviewers of any depth, and every
+ * What lies inside each deliverable, over the whole show as what can be cut there, or in one segment as what its moments
+ * show: every source's picture, through switchers and multiviewers of any depth, and every
  * sound. Linear in deliverables times hops.
  */
 export function inside(traced: Traced): Inside {
   const { chain, runs, sound, plan } = traced
+  const segment = traced.scoped('segment')
   const ends = runs
     .filter(({ beside, end }) => !beside && end && chain.nodes.get(end.device)!.model.role === 'sink')
     .sort((a, b) => order(a) - order(b) || (a.end!.port < b.end!.port ? -1 : 1))
-  const shares = ends.map(run => ({ run, pictures: run.lit ? pictures(run, new Set()) : new Map<string, Share>() }))
+  const shares = ends.map(run => ({
+    run,
+    pictures: !run.lit ? new Map<string, Share>() : segment === undefined ? pictures(run, new Set()) : shownThen(run),
+  }))
   const nodes = [...chain.nodes.values()].sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
   const heard = (end: LinkEnd) =>
     chain.nodes.get(end.device)!.model.ports[end.port]?.sound
@@ -111,6 +117,18 @@ export function inside(traced: Traced): Inside {
 
   function carries(run: Run): string | undefined {
     return run.links[0]?.signal?.feed
+  }
+
+  /** In a segment: what its moments show. */
+  function shownThen({ end }: Run): Map<string, Share> {
+    const moments = momentsOf(traced).map(({ state }) => shownIn(pictureAt(traced, state, end!)))
+    const held = new Map<string, Share>()
+    for (const { device, as } of moments.flat()) if (as === 'tile' && !held.has(device)) held.set(device, 'tile')
+    for (const id of new Set(moments.flat().flatMap(({ device, as }) => (as === 'tile' ? [] : [device])))) {
+      const times = moments.filter(shown => shown.some(({ device, as }) => device === id && as !== 'tile')).length
+      held.set(id, times === moments.length ? 'always' : 'can')
+    }
+    return held
   }
 
   /** The sources whose picture a run brings, or could bring when somebody cuts to it. */

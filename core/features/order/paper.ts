@@ -1,6 +1,8 @@
 import type { Paper } from '#core/kernel'
 import type { Checked } from '#core/propose'
-import { listWords } from '#core/words'
+import { own } from '#core/document'
+import { cuesOf } from '#core/run'
+import { clockSeconds, listWords } from '#core/words'
 import { segmentTimes } from './times'
 
 /** The show as it goes; none where the plan has no segments. */
@@ -18,11 +20,17 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
       { key: 'minutes', title: 'Lasts', figures: true },
       { key: 'title', title: 'Segment' },
       { key: 'sources', title: 'Uses' },
-      { key: 'manned', title: 'Cameras with somebody at them' },
+      { key: 'opens', title: 'Opens in' },
+      { key: 'work', title: 'Who works what' },
     ],
     rows: rows.map(({ segment, begins }, i) => {
       const used =
         segment.sources ?? [...chain.nodes.values()].filter(({ model }) => model.role === 'source').map(({ id }) => id)
+      const look = own(plan.looks, segment.opens)?.title
+      const work = Object.entries(segment.work ?? {}).map(
+        ([person, devices]) => `${own(plan.people, person)?.name ?? person}: ${listWords(devices.map(name))}`,
+      )
+      // Where nobody said who, it is told where somebody must stand.
       const manned = used.filter(id => chain.nodes.get(id)?.device.manned)
       return {
         number: String(i + 1),
@@ -30,7 +38,48 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
         minutes: segment.minutes === undefined ? '' : `${segment.minutes}\u00A0min`,
         title: segment.title,
         sources: segment.sources ? listWords(used.map(name)) : 'everything',
-        manned: listWords(manned.map(name)),
+        opens: look ?? '',
+        work: work.length ? work.join('; ') : manned.length ? `somebody at ${listWords(manned.map(name))}` : '',
+      }
+    }),
+  }
+}
+
+/** Every cue of the show in its order: what is said, by whom, which look is taken, which clip played. */
+export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
+  const { rows } = segmentTimes(plan)
+  const cues = rows.flatMap(({ id, segment, begins }) =>
+    cuesOf(plan, id).map(([cueId, cue], i) => ({ cueId, cue, segment, begins: i === 0 ? begins : undefined })),
+  )
+  if (cues.length === 0) return undefined
+  return {
+    id: 'cues',
+    title: 'Cue sheet',
+    about: 'What is said and switched, in the order of the show, with a box to tick.',
+    columns: [
+      { key: 'segment', title: 'Segment' },
+      { key: 'begins', title: 'Begins', figures: true },
+      { key: 'number', title: 'Cue', figures: true },
+      { key: 'title', title: 'What' },
+      { key: 'says', title: 'Said' },
+      { key: 'by', title: 'By' },
+      { key: 'look', title: 'Look' },
+      { key: 'clip', title: 'Clip' },
+      { key: 'done', title: 'Done' },
+    ],
+    rows: cues.map(({ cue, segment, begins }, i) => {
+      const clip = own(plan.clips, cue.clip)
+      const back = own(plan.cues, cue.back)
+      return {
+        segment: i === 0 || cues[i - 1]!.segment !== segment ? segment.title : '',
+        begins: begins ?? '',
+        number: String(i + 1),
+        title: cue.title,
+        says: cue.says ?? '',
+        by: own(plan.people, cue.by)?.name ?? '',
+        look: own(plan.looks, cue.look)?.title ?? (back ? `as before ${back.title}` : ''),
+        clip: clip ? `${clip.title}, ${clockSeconds(cue.lastsS ?? clip.lengthS)}` : '',
+        done: '\u2610',
       }
     }),
   }

@@ -1,4 +1,5 @@
 import { feature } from '#core/propose'
+import { COMMANDS } from './commands'
 import { feedback } from './rules/feedback'
 import { feederAstray } from './rules/feeder-astray'
 import { noMultiview } from './rules/no-multiview'
@@ -11,6 +12,7 @@ import { multiviewMisses } from './rules/multiview-misses'
 
 export const outputs = feature({
   id: 'outputs',
+  commands: COMMANDS,
   rules: [
     sinkUnfed,
     wrongFeed,

@@ -1,4 +1,4 @@
-import { isCamera, mixOf, portsOf } from '#core/catalog'
+import { carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Plan, own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
@@ -121,8 +121,10 @@ function audiencesOf(traced: Traced): Audience[] {
   return [...chain.nodes.values()]
     .filter(({ model }) => model.role === 'sink')
     .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
-    .flatMap(node =>
-      portsOf(node.model, 'in').flatMap(([port]): Audience[] => {
+    .flatMap(node => {
+      const pictures = portsOf(node.model, 'in').filter(([, row]) => carriesPicture(row))
+      const inputs = pictures.length
+      return pictures.flatMap(([port, row]): Audience[] => {
         const run = runInto(traced, { device: node.id, port })
         if (!run) return []
         const want = Object.values(plan.wants).find(({ sink }) => sink === node.id)
@@ -132,15 +134,15 @@ function audiencesOf(traced: Traced): Audience[] {
           {
             device: node.id,
             port,
-            name: node.device.name,
+            name: inputs > 1 ? `${node.device.name}, ${row.title}` : node.device.name,
             ...(want ? { wanted: from === undefined ? want.feed : `${want.feed} of ${from}` } : {}),
             ...(feed ? { feed } : {}),
             inside: feed === 'multiview' || feed === 'preview',
             through: throughOf(traced, { device: node.id, port }),
           },
         ]
-      }),
-    )
+      })
+    })
 }
 
 /** The switchers behind an input, the last first, then what feeds it; each once. */

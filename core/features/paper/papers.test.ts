@@ -66,7 +66,8 @@ describe('papers', () => {
       person: 'manned',
       sound: 'shut',
     })
-    expect(rows.filter(({ switcher, source }) => switcher === 'Main' && source === 'free')).toHaveLength(5)
+    // Twelve inputs; four cameras, fill and key, the feeder and the judge's tablet.
+    expect(rows.filter(({ switcher, source }) => switcher === 'Main' && source === 'free')).toHaveLength(4)
     expect(rows.find(({ source }) => source === 'Hall sound desk')).toMatchObject({
       input: 'Sound in 1 (XLR)',
       arrives: 'sound',

@@ -70,9 +70,12 @@ export function whoHears(traced: Traced): WhoHears {
       (a, b) => Number(b.model.role === 'sound') - Number(a.model.role === 'sound') || a.device.order - b.device.order,
     )
   return {
-    ears: ears.map(({ node, want }) => ({
+    ears: ears.map(({ node, want, end }) => ({
       device: node.id,
-      name: node.device.name,
+      name:
+        ears.filter(one => one.node === node).length > 1
+          ? `${node.device.name}, ${node.model.ports[end.port]!.title}`
+          : node.device.name,
       asked: want?.sound ? 'sound' : want?.silent ? 'silent' : 'open',
     })),
     sounds: sounds.map(({ id, device, model }) => ({

@@ -25,7 +25,7 @@ const setup: Command<CommandContext> = {
     const id = values.get('device')
     if (id !== undefined && !own(plan.devices, id))
       throw new Unusable(`no device ${id}; there are: ${Object.keys(plan.devices).sort().join(', ')}`)
-    const sheets = id === undefined ? sheetsOf(traced) : [sheetOf(traced.chain.nodes.get(id)!)]
+    const sheets = id === undefined ? sheetsOf(traced) : [sheetOf(traced, traced.chain.nodes.get(id)!)]
     if (json) return { out: JSON.stringify({ version: 1, sheets }, null, 2), exit: 0 }
     const lines = sheets.flatMap((sheet, i) => [...(i ? [''] : []), ...printed(sheet)])
     return { out: lines.join('\n') || 'Nothing is set on any device.', exit: 0 }

@@ -26,7 +26,7 @@ const small = tracedOf({
   },
   wants: { hall: 'program' },
 })
-const steps = (id: string) => sheetOf(small.chain.nodes.get(id)!).steps
+const steps = (id: string) => sheetOf(small, small.chain.nodes.get(id)!).steps
 
 describe('a set-up sheet', () => {
   it('goes in the order of the work: on, standard, names, outputs, sound, each input pressed, kept', () =>

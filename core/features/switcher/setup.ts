@@ -3,6 +3,7 @@ import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
 import { own } from '#core/document'
 import { listWords } from '#core/words'
 import { type Setting, settingsOf } from './settings'
+import { showSettings } from './show'
 
 /** One thing to do at a device, in the order in which it is done. */
 export interface Step {
@@ -58,7 +59,12 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Shows': { order: 41, act: 'outputs', when: 'once' },
   'Sound': { order: 50, act: 'sound' },
   'Sound held back': { order: 51, act: 'sound', hint: 'A key that resets the sound puts it back to none.' },
+  'Overlay': { order: 55, act: 'key set-up', hint: 'Set it over a test picture: the graphic on black, and on white.' },
   'Off the air': { order: 60, hint: 'No key of the device holds it: say so to whoever switches.' },
+  'Position': { order: 65, hint: 'Drive there and store it under that name or number.' },
+  'Clip': { order: 66, when: 'once' },
+  'Page': { order: 70 },
+  'Look': { order: 71, act: 'macros' },
   'Note': { order: 90, when: 'once' },
 }
 
@@ -138,8 +144,8 @@ const byPlace = (a: DeviceNode, b: DeviceNode): number =>
   ROLES.indexOf(a.model.role) - ROLES.indexOf(b.model.role) || a.device.order - b.device.order || (a.id < b.id ? -1 : 1)
 
 /** The set-up sheet of a device; without steps where nothing is set on it. */
-export function sheetOf(node: DeviceNode): Sheet {
-  const settings = settingsOf(node)
+export function sheetOf(traced: Traced, node: DeviceNode): Sheet {
+  const settings = [...settingsOf(node), ...showSettings(traced, node)]
   const steps = settings
     .map((setting, i) => ({ order: (WAYS[setting.name] ?? { order: 80 }).order, i, step: stepOf(node, setting) }))
     .sort((a, b) => a.order - b.order || a.i - b.i)
@@ -156,10 +162,10 @@ export function sheetOf(node: DeviceNode): Sheet {
 }
 
 /** The set-up sheets of all devices on which something is set, mixing devices where the light meets them. */
-export const sheetsOf = ({ chain }: Traced): Sheet[] =>
-  [...chain.nodes.values()]
+export const sheetsOf = (traced: Traced): Sheet[] =>
+  [...traced.chain.nodes.values()]
     .sort(byPlace)
-    .map(sheetOf)
+    .map(node => sheetOf(traced, node))
     .filter(({ steps }) => steps.length > 0)
 
 /** The mixing devices in the order in which pictures meet them: feeders before what they feed, then by order. */

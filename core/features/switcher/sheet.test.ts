@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { type Device, type Plan, type PortSetting, openPlan } from '#core/document'
+import { type Device, type Plan, type PortSetting, applyEdits, openPlan, setEdit } from '#core/document'
 import { CLEAN } from '../../../testing/clean'
 import { FAULTY } from '../../../testing/faulty'
 import { SOAK } from '../../../testing/soak'
 import { check } from '../index'
+import { whoSees } from '../outputs/seen'
 import { paperText } from '../paper'
 import { setupSheets } from './paper'
 
@@ -61,7 +62,61 @@ function* flips(plan: Plan): Generator<[string, Plan]> {
 /** Of all plans every so many-th. */
 const EVERY = SOAK ? 1 : 32
 
+/** Looks and overlays of a plan, each field altered. */
+function* lookFlips(plan: Plan): Generator<[string, Plan]> {
+  const edited = (edits: Parameters<typeof applyEdits>[1], what: string): [string, Plan][] => {
+    const applied = applyEdits(plan, edits)
+    return applied.ok ? [[what, applied.value.plan]] : []
+  }
+  const set = (...at: string[]) => ({
+    to: (value: unknown) =>
+      edited([setEdit(at as never, value as never)], `${at.join('.')} = ${JSON.stringify(value)}`),
+  })
+  const mixers = Object.entries(plan.devices).filter(([, { model }]) => plan.models[model]!.role === 'switcher')
+  const sources = Object.entries(plan.devices).filter(([, { model }]) => plan.models[model]!.role === 'source')
+  for (const look of Object.keys(plan.looks)) {
+    for (const [id, { model }] of mixers) {
+      for (const port of ['in-1', 'in-2', 'in-6', 'black', undefined]) yield* set('looks', look, 'program', id).to(port)
+      for (const value of [true, false, undefined]) yield* set('looks', look, 'faded', id).to(value)
+      for (const key of ['1', '2'])
+        for (const value of ['off', undefined, ...Object.keys(plan.overlays)])
+          yield* set('looks', look, 'keys', id, key).to(value)
+      for (const [port, row] of Object.entries(plan.models[model]!.ports))
+        if (row.feeds)
+          for (const feed of ['program', 'clean', 'preview']) yield* set('looks', look, 'outputs', id, port).to(feed)
+    }
+    for (const [id] of sources) {
+      for (const value of ['full', 'caption', 'blank', undefined]) yield* set('looks', look, 'contents', id).to(value)
+      for (const value of ['elsewhere', undefined]) yield* set('looks', look, 'presets', id).to(value)
+    }
+  }
+  for (const overlay of Object.keys(plan.overlays)) {
+    for (const kind of ['luma', 'linear', 'chroma', 'pattern', 'box']) yield* set('overlays', overlay, 'kind').to(kind)
+    for (const [id] of sources) yield* set('overlays', overlay, 'fill').to(id)
+    for (const box of [undefined, { x: 0.1, y: 0.1, w: 0.3, h: 0.3 }]) yield* set('overlays', overlay, 'box').to(box)
+  }
+}
+
 describe('the settings sheet', () => {
+  it('shows every part of a look and of an overlay on which a picture that is seen rests', () => {
+    const plan = CLEAN['a whole running order: people, looks, cues, keys and a guest']!
+    const shown = (written: Plan) => {
+      const { cells, pictures, instants } = whoSees(check(written).traced)
+      return JSON.stringify([
+        cells.map(row => row.map(({ picture }) => pictures[picture])),
+        instants.map(({ presets }) => presets),
+      ])
+    }
+    const before = check(plan)
+    const [sheet, seen] = [paperText(setupSheets(before)), shown(plan)]
+    let rests = 0
+    for (const [what, flipped] of lookFlips(plan)) {
+      if (shown(flipped) === seen) continue
+      rests++
+      expect(paperText(setupSheets(check(flipped))) === sheet, what).toBe(false)
+    }
+    expect(rests).toBeGreaterThan(20)
+  })
   it('shows every setting on which a finding rests', () => {
     let rests = 0
     const plans: [string, Plan][] = [

@@ -106,6 +106,6 @@ export const stripsOf = (traced: Traced): Strip[] =>
       mix: mixOf(node.model),
       records: node.model.records,
       feeds: [...new Set(onward)].map(id => nameAt(traced, id)),
-      sheet: sheetOf(node),
+      sheet: sheetOf(traced, node),
     }
   })

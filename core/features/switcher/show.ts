@@ -1,0 +1,108 @@
+import { mixOf } from '#core/catalog'
+import { type DeviceNode, type Traced, endName, isSwitcher } from '#core/chain'
+import { BLACK, type Box, type Look, OFF, type Plan, own } from '#core/document'
+import { fillInput } from '#core/run'
+import { clockSeconds, listWords } from '#core/words'
+import type { Setting } from './settings'
+
+const KIND_WORDS = {
+  luma: 'cut out by brightness',
+  linear: 'cut out by a key signal',
+  chroma: 'cut out by a colour',
+  pattern: 'cut out by a shape',
+  box: 'in a box',
+} as const
+const CONTENT_WORDS = {
+  full: 'its full page',
+  caption: 'a caption on black',
+  blank: 'nothing',
+  countdown: 'a countdown',
+}
+const OPENING_WORDS = { fixed: 'open', follows: 'follows its picture', shut: 'shut' } as const
+const END_WORDS = {
+  hold: 'stands on its last picture',
+  black: 'black',
+  loop: 'again from the start',
+  back: 'back to what was before',
+}
+
+const byOrder = <T extends { readonly order: number }>(map: Readonly<Record<string, T>>): [string, T][] =>
+  Object.entries(map).sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
+
+const percent = (share: number): string => `${Number((share * 100).toFixed(1))}\u00A0%`
+const boxWords = ({ x, y, w, h }: Box): string =>
+  `${percent(x)} from the left, ${percent(y)} from the top, ${percent(w)} wide, ${percent(h)} high`
+
+/** What the running order asks of a device: overlays and looks of a switcher, contents of a computer, positions, clips. */
+export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
+  const { plan } = traced
+  const looks = byOrder(plan.looks)
+  const list: Setting[] = []
+  if (isSwitcher(node)) {
+    for (const [id, overlay] of byOrder(plan.overlays)) {
+      const keyers = keyersOf(plan, node.id, id)
+      if (overlay.over !== node.id && keyers.length === 0) continue
+      const inputs = [overlay.fill, ...(overlay.kind === 'linear' && overlay.key !== undefined ? [overlay.key] : [])]
+        .map(source => fillInput(traced, node, source))
+        .flatMap(port => (port === undefined ? [] : [endName(traced, { device: node.id, port })]))
+      const titles = keyers.map(number => mixOf(node.model)?.keyers[Number(number) - 1]?.title ?? `keyer ${number}`)
+      list.push({
+        name: 'Overlay',
+        value: [
+          `${overlay.title}: ${KIND_WORDS[overlay.kind]}`,
+          ...(titles.length ? [`in ${listWords(titles)}`] : []),
+          ...(inputs.length ? [`from ${listWords(inputs)}`] : []),
+          ...(overlay.box ? [boxWords(overlay.box)] : []),
+        ].join(', '),
+      })
+    }
+    for (const [, look] of looks) {
+      const words = lookWords(traced, node, look)
+      if (words.length) list.push({ name: 'Look', value: `${look.title}: ${words.join(', ')}` })
+    }
+  }
+  for (const [, { title, contents, presets }] of looks) {
+    const content = own(contents, node.id)
+    if (content) list.push({ name: 'Page', value: `${title}: ${CONTENT_WORDS[content]}` })
+    const preset = own(presets, node.id)
+    if (preset) list.push({ name: 'Position', value: `${preset}, for ${title}` })
+  }
+  for (const [, { title, player, lengthS, end, index }] of byOrder(plan.clips))
+    if (player === node.id)
+      list.push({
+        name: 'Clip',
+        value: `${index === undefined ? '' : `${index}. `}${title}, ${clockSeconds(lengthS)}, then ${END_WORDS[end]}`,
+      })
+  return list
+}
+
+const keyersOf = ({ looks }: Plan, device: string, overlay: string): string[] =>
+  [
+    ...new Set(
+      Object.values(looks).flatMap(({ keys }) =>
+        Object.entries(own(keys, device) ?? {}).flatMap(([number, id]) => (id === overlay ? [number] : [])),
+      ),
+    ),
+  ].sort()
+
+function lookWords(traced: Traced, { id, model }: DeviceNode, look: Look): string[] {
+  const input = (port: string) => (port === BLACK ? BLACK : endName(traced, { device: id, port }))
+  const program = own(look.program, id)
+  const preview = own(look.preview, id)
+  const faded = own(look.faded, id)
+  return [
+    ...(program === undefined ? [] : [`${input(program)} on air`]),
+    ...(preview === undefined ? [] : [`${input(preview)} next`]),
+    ...Object.entries(own(look.keys, id) ?? {}).map(([number, overlay]) => {
+      const title = mixOf(model)?.keyers[Number(number) - 1]?.title ?? `keyer ${number}`
+      return overlay === OFF ? `${title} off` : `${own(traced.plan.overlays, overlay)?.title ?? overlay} in ${title}`
+    }),
+    ...(faded === undefined ? [] : [faded ? 'faded to black' : 'not faded']),
+    ...Object.entries(own(look.outputs, id) ?? {}).map(
+      ([port, feed]) => `${endName(traced, { device: id, port })} carries ${feed}`,
+    ),
+    ...Object.entries(own(look.sound, id) ?? {}).map(
+      ([port, opening]) => `sound of ${endName(traced, { device: id, port })} ${OPENING_WORDS[opening]}`,
+    ),
+  ]
+}
