@@ -100,6 +100,8 @@ export interface Port {
    * beside the picture; on an input of a switcher: those that its mixer can open; absent, none. A sink without it is mute.
    */
   readonly sound?: number
+  /** Outputs of a mixing device: the sound of one input can be left out beside the picture (a mix without the listener). */
+  readonly minus?: true
   /** Sound plugs: a microphone's output that nothing has amplified, or an input for line alone. Absent: line out, either in. */
   readonly soundLevel?: 'microphone' | 'line'
   /** SDI at 3G: the levels that an output sends or an input takes, the factory one first; absent, A is sent and both are taken. */

@@ -80,6 +80,8 @@ function has(
         port.fits !== undefined ||
         (out && model.paths.some(({ format, to }) => format === 'port' && to.includes(portId)))
       )
+    case 'minus':
+      return out && port.minus === true
     case 'of':
       return model.paths.some(({ format, to }) => format === 'chosen' && to.includes(portId))
     case 'sound':

@@ -56,7 +56,8 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
       const mixed = addDelay(delay, { min: held, typ: held, max: held })
       if (!note(mixes, node.id, origin, mixed)) return
       if (node.model.records) note(heard, node.id, origin, mixed)
-      for (const [outId, out] of portsOf(node.model, 'out')) if (out.sound) queue.push([node, outId, origin, mixed])
+      for (const [outId, out] of portsOf(node.model, 'out'))
+        if (out.sound && own(node.device.ports, outId)?.minus !== portId) queue.push([node, outId, origin, mixed])
       return
     }
     if (node.model.role === 'sink' && port?.sound) note(heard, node.id, origin, delay)

@@ -82,6 +82,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   A03: 'Q',
   A04: 'R',
   A05: 'D',
+  A11: 'Q',
   A14: 'D',
   A15: 'DQ',
   A06: 'Q',
@@ -119,6 +120,7 @@ describe('clean plans', () => {
       'Kiln Night': demo('kiln-night'),
       'Harbour Robotics Cup': demo('harbour-robotics-cup'),
       'Three-hall Science Fair': demo('three-hall-science-fair'),
+      'Bookshop Reading': demo('bookshop-reading'),
     }),
   )('%s raises nothing', (_, clean) => {
     const checked = check(clean)

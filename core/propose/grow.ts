@@ -53,7 +53,7 @@ export function largerSwitcher(
   most = 2,
 ): (Proposal & { readonly model: string })[] {
   return [...MODELS]
-    .filter(([, row]) => row.role === 'switcher' && row.from !== switcher.model.from && wanted(row))
+    .filter(([, row]) => row.kind === 'switcher' && row.from !== switcher.model.from && wanted(row))
     .sort(([, a], [, b]) => a.priceMinor - b.priceMinor)
     .flatMap(([id, row]) => {
       const edits = swapSwitcher(traced, switcher, id, row)
@@ -124,7 +124,7 @@ export function feederSwitcher(
   return [...MODELS]
     .filter(
       ([, row]) =>
-        row.role === 'switcher' &&
+        row.kind === 'switcher' &&
         switcher.standard &&
         setsContain(row.standards ?? [], switcher.standard) &&
         wanted(row),
@@ -255,7 +255,7 @@ export function firstSwitchers(
     )
   }
   const rows = [...MODELS]
-    .filter(([, row]) => row.role === 'switcher' && takesAll(row))
+    .filter(([, row]) => row.kind === 'switcher' && takesAll(row))
     .sort(([, a], [, b]) => pictureInputs(a).length - pictureInputs(b).length || a.priceMinor - b.priceMinor)
   const sizes = new Set<number>()
   return rows

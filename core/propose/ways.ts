@@ -328,6 +328,7 @@ function stocked(plan: Plan): Shelf[] {
       row.kind === 'delay' ||
       row.kind === 'matrix' ||
       (path?.edid === 'kept' && path.to.length === 1) ||
+      path?.sound === 'drops' ||
       Object.values(row.ports).some(port => !carriesPicture(port))
     if (row.role !== 'way' || odd || !path || path.format === 'standard' || path.format === 'tiles') return []
     const inId = path.from[0]!

@@ -120,7 +120,7 @@ function keyLayers(
           overlay.kind === 'box' && node.model.inset ? node.model.inset : fillInput(traced, node, overlay.fill)
         return [
           {
-            picture: port === undefined ? NONE : input(port),
+            picture: port === undefined ? ownGraphic(node, overlay) : input(port),
             port: port ?? '',
             as: 'key',
             keyer: number,
@@ -146,6 +146,14 @@ export function fillInput(traced: Traced, { id, model }: DeviceNode, source: str
   })
   return (straight ?? inputs.find(([port]) => linkTo(traced, { device: id, port }, source)))?.[0]
 }
+
+/** A graphic that the mixing device makes or holds itself, where the overlay names it as its source. */
+const ownGraphic = (node: DeviceNode, { fill }: Overlay): Picture =>
+  makesGraphics(node, fill) ? { of: 'source', device: node.id, port: 'own', content: 'caption' } : NONE
+
+/** A mixing device that shows its own stills or graphics needs no cable for them. */
+export const makesGraphics = ({ id, model }: DeviceNode, fill: string): boolean =>
+  fill === id && (mixOf(model)?.stills ?? 0) > 0
 
 /** What comes by the input of the key signal: of a source of its own, or of the fill's second output. */
 function keySignal(
@@ -232,7 +240,9 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
     ]
   if (picture.of === 'mix')
     return picture.layers.flatMap(layer =>
-      layer.as === 'key' ? shownIn(layer.picture, as === 'tile' ? 'tile' : 'key', layer) : shownIn(layer.picture, as, key),
+      layer.as === 'key'
+        ? shownIn(layer.picture, as === 'tile' ? 'tile' : 'key', layer)
+        : shownIn(layer.picture, as, key),
     )
   if (picture.of === 'tiles') return picture.tiles.flatMap(tile => shownIn(tile.picture, 'tile'))
   return []

@@ -79,7 +79,7 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd): SoundWay
     if (isSwitcher(node)) {
       if (!port?.sound) return
       for (const [inId, input] of portsOf(node.model, 'in'))
-        if (input.sound)
+        if (input.sound && own(node.device.ports, portId)?.minus !== inId)
           back(
             { device: node.id, port: inId },
             [gateAt(traced, state, node, inId), ...gates],

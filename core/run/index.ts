@@ -5,6 +5,7 @@ export {
   type Tile,
   fillInput,
   linkTo,
+  makesGraphics,
   pictureAt,
   pictureFrom,
   runInto,

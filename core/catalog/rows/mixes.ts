@@ -118,4 +118,21 @@ export const MIXES: Readonly<Record<string, Row>> = {
     surfaces: [panel('picture in picture', 'standard')],
     inset: 'in-2',
   },
+  // Scenes with layers: each layer over the picture is a keyer; all is worked at the computer itself.
+  'computer-mixing': {
+    ...SMALL,
+    press: 'preview',
+    transitions: ['cut', 'mix', 'dip', 'wipe', 'stinger'],
+    longest: 600,
+    keyers: before(4, 'luma', 'linear', 'chroma', 'box').map((keyer, i) => ({ ...keyer, title: `Layer ${i + 1}` })),
+    stills: 100,
+    stillFrames: 2,
+    clips: 20,
+    colours: 20,
+    shortName: 40,
+    longName: 40,
+    bootS: 90,
+    surfaces: [{ kind: 'panel', reaches: ACTS, latencyMs: 30, confirms: true }, pad],
+    records: 1,
+  },
 }

@@ -93,6 +93,20 @@ export const SINKS: Record<string, Model> = {
     14,
     52000,
   ),
+  'stream-viewers': sink(
+    'encoder',
+    'Viewers of a stream that a computer sends',
+    { title: 'Network', dir: 'in', carries: 'network', connector: '8p8c', delay: ms(2000, 6000, 10000) },
+    0,
+    0,
+  ),
+  'guest-return': sink(
+    'screen',
+    'What a guest in a call sees and hears',
+    { title: 'Call', dir: 'in', carries: 'network', connector: '8p8c', delay: ms(120, 200, 400) },
+    0,
+    0,
+  ),
   'recorder-4-sdi': {
     title: 'Recorder, four SDI inputs, a track each',
     role: 'sink',

@@ -16,6 +16,7 @@ import {
   sdi,
   set,
   source,
+  VIDEO_422,
 } from './parts'
 
 /** What makes a picture. */
@@ -494,6 +495,23 @@ export const SOURCES: Record<string, Model> = {
     85000,
     ms(120, 200, 400),
     { limits: [{ what: 'sleep', minutes: 30, settable: true }] },
+  ),
+  'guest-afar': source(
+    'computer',
+    'Guest in a call, from afar, with camera and microphone',
+    {
+      title: 'Call',
+      dir: 'out',
+      carries: 'network',
+      connector: '8p8c',
+      ...heard,
+      coding: VIDEO_422,
+      makes: [set(1080, 'p', R30, '30/1', '25/1'), set(720, 'p', R30, '30/1', '25/1')],
+    },
+    0,
+    'none',
+    0,
+    ms(120, 200, 400),
   ),
   'still-store': {
     title: 'Still store, SDI fill and key, silent',

@@ -1,4 +1,4 @@
-import type { Model } from '../model'
+import type { Model, Port } from '../model'
 import { MIXES } from './mixes'
 import {
   ALL_1080I,
@@ -26,6 +26,12 @@ import {
 } from './parts'
 
 /** Switchers. */
+/** What a capture device inside a computer takes: it scales, and adds two to four frames. */
+const CAPTURED: Partial<Port> = {
+  takes: [ALL_1080P, ALL_720P, ALL_1080I],
+  delay: frames(2, 3, 4),
+}
+
 const ROWS: Record<string, Model> = {
   'switcher-4-strict': switcher(
     'Switcher, 4 HDMI inputs, strict',
@@ -270,6 +276,32 @@ const ROWS: Record<string, Model> = {
     ),
     standards: [set(720, 'p', '50/1', R60), set(1080, 'i', '25/1', R30)],
     supply: 'usb',
+  },
+  'computer-mixing': {
+    ...switcher(
+      'Computer that mixes: two HDMI captures, calls, stream and recording',
+      [
+        ...repeat(2, hdmi('in', 'Capture', 340, CAPTURED)),
+        { title: 'Call in', dir: 'in', carries: 'network', connector: '8p8c', delay: frames(1, 2, 3) },
+      ],
+      [
+        ...repeat(2, hdmi('out', 'Screen', 340, feeds('program', 'clean', 'preview', 'multiview'))),
+        { title: 'Stream', dir: 'out', carries: 'network', connector: '8p8c', ...feeds('program', 'clean') },
+        {
+          title: 'Call out',
+          dir: 'out',
+          carries: 'network',
+          connector: '8p8c',
+          ...feeds('program', 'clean'),
+          minus: true,
+        },
+      ],
+      { sound: sound('in', 'Sound interface', 'mini-jack', 2) },
+      frames(1, 2, 3),
+      150,
+      165000,
+    ),
+    kind: 'computer',
   },
 }
 

@@ -61,6 +61,8 @@ export interface PortSetting {
   readonly sound?: Opening
   /** Inputs of a switcher: what the sound is held back by, milliseconds. */
   readonly soundDelayMs?: number
+  /** Outputs of a mixing device: the input whose sound is left out there, so that a guest does not hear themselves. */
+  readonly minus?: string
   /** SDI at 3G. */
   readonly level?: Level
   readonly division?: Division
@@ -103,6 +105,7 @@ const portSetting = object(
     label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' },
     sound: oneOf(OPENINGS),
     soundDelayMs: number(0, 2000),
+    minus: ref('slug'),
     level: oneOf(LEVELS),
     division: oneOf(DIVISIONS),
     unprotected: said,
@@ -161,6 +164,12 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
           )
         )
           return misfit(`${at}/ports/${portId}/of`, show(setting.of), 'an input that this output of a matrix can show')
+        if (setting.minus !== undefined && own(model.ports, setting.minus)?.dir !== 'in')
+          return misfit(
+            `${at}/ports/${portId}/minus`,
+            show(setting.minus),
+            `an input of ${device.model}: ${idsOf(Object.fromEntries(Object.entries(model.ports).filter(([, port]) => port.dir === 'in')))}`,
+          )
         const badFormat = setting.format && formatMisfit(setting.format, `${at}/ports/${portId}/format`)
         if (badFormat) return badFormat
       }

@@ -1,5 +1,5 @@
 import { ACTS, FEEDS, KEY_KINDS, KINDS, ROLES, SURFACES, TAP_LAYERS, TRANSITIONS, type Model } from '#core/catalog'
-import { collection, listOf, mapOf, number, object, oneOf, ref, whole, type Misfit } from '#core/kernel'
+import { collection, listOf, mapOf, number, object, oneOf, ref, said, whole, type Misfit } from '#core/kernel'
 import {
   ASPECTS,
   CONNECTORS,
@@ -31,6 +31,7 @@ export const port = object(['title', 'dir', 'carries', 'connector'], {
   delay: ref('delay'),
   feeds: listOf(oneOf(FEEDS), FEEDS.length, 1),
   sound: whole(0, 64),
+  minus: said,
   soundLevel: oneOf(['microphone', 'line']),
   levels: listOf(oneOf(LEVELS), 2, 1),
   divisions: listOf(oneOf(DIVISIONS), 2, 1),

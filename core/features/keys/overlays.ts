@@ -1,8 +1,8 @@
 import { mixOf } from '#core/catalog'
-import { type Traced, endName } from '#core/chain'
+import { type Traced, endName, isSwitcher } from '#core/chain'
 import { type Overlay, own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
-import { type Picture, segmentsOf, stateBefore, taken, pictureFrom } from '#core/run'
+import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, taken } from '#core/run'
 import { allLaid, keyersOf } from './laid'
 
 /** An overlay as its screen shows it. */
@@ -69,9 +69,12 @@ export function overlaysOf(traced: Traced): Overlays {
       })),
     segments: segmentsOf(plan).map(([id, { title }]) => ({ id, title })),
     sources: [...chain.nodes.values()]
-      .filter(({ model }) => model.role === 'source')
-      .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
-      .map(({ id, device }) => ({ device: id, name: device.name })),
+      .filter(node => node.model.role === 'source' || makesGraphics(node, node.id))
+      .sort(
+        (a, b) =>
+          Number(isSwitcher(a)) - Number(isSwitcher(b)) || a.device.order - b.device.order || (a.id < b.id ? -1 : 1),
+      )
+      .map(node => ({ device: node.id, name: isSwitcher(node) ? `a still of ${node.device.name}` : node.device.name })),
   }
 }
 

@@ -1,5 +1,6 @@
 import { feature } from '#core/propose'
 import { followsAlone } from './rules/follows-alone'
+import { hearsOneself } from './rules/hears-oneself'
 import { heardTwice } from './rules/heard-twice'
 import { levelDiffers } from './rules/level-differs'
 import { lipSync } from './rules/lip-sync'
@@ -20,6 +21,7 @@ export const sound = feature({
     followsAlone,
     levelDiffers,
     lipSync,
+    hearsOneself,
     soundDropped,
     shutOnTheWay,
     unbalancedTooLong,

@@ -41,6 +41,7 @@ function portSettings(node: DeviceNode, portId: string, port: Port): [string, st
     ['Label', set.label],
     ['Sound', set.sound && OPENING_WORDS[set.sound]],
     ['Sound held back', set.soundDelayMs ? `${set.soundDelayMs}\u00A0ms` : undefined],
+    ['Sent without', set.minus && `the sound of ${own(model.ports, set.minus)?.title ?? set.minus}`],
     ['Off the air', set.offAir ? 'never taken to program' : undefined],
     ['Kept free', set.reserved],
   ]

@@ -59,6 +59,11 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Shows': { order: 41, act: 'outputs', when: 'once' },
   'Sound': { order: 50, act: 'sound' },
   'Sound held back': { order: 51, act: 'sound', hint: 'A key that resets the sound puts it back to none.' },
+  'Sent without': {
+    order: 52,
+    act: 'sound',
+    hint: 'Listen at the far end: a guest who hears themselves cannot speak.',
+  },
   'Overlay': { order: 55, act: 'key set-up', hint: 'Set it over a test picture: the graphic on black, and on white.' },
   'Off the air': { order: 60, hint: 'No key of the device holds it: say so to whoever switches.' },
   'Position': { order: 65, hint: 'Drive there and store it under that name or number.' },
@@ -109,6 +114,24 @@ function stepOf(node: DeviceNode, setting: Setting): Step {
   }
 }
 
+/** On a computer camera, microphone and loudspeaker of each program are chosen one by one. */
+const chosen = (step: (title: string, value: string, when: Step['when'], hint?: string) => Step): Step[] => [
+  step('Choose the camera of each program', 'a capture, not the built-in one', 'each show'),
+  step(
+    'Choose the microphone of each program',
+    'the sound interface, not the built-in one',
+    'each show',
+    'The built-in one is the default: it sounds thin and like the room.',
+  ),
+  step(
+    'Choose the loudspeaker of each program',
+    'headphones, or the interface',
+    'each show',
+    'Else the call comes back.',
+  ),
+  step('Switch off sleep, updates and messages', 'for the length of the show', 'each show'),
+]
+
 /** What begins and ends the work at a mixing device. */
 function around(node: DeviceNode): { readonly first: Step[]; readonly last: Step[] } {
   const mix = mixOf(node.model)
@@ -123,7 +146,10 @@ function around(node: DeviceNode): { readonly first: Step[]; readonly last: Step
   })
   const labelled = portsOf(node.model, 'in').some(([port]) => own(node.device.ports, port)?.label !== undefined)
   return {
-    first: [step('Switch on', `${mix.bootS}\u00A0s until pictures pass`, 'each show')],
+    first: [
+      step('Switch on', `${mix.bootS}\u00A0s until pictures pass`, 'each show'),
+      ...(node.model.kind === 'computer' ? chosen(step) : []),
+    ],
     last: [
       step(
         'Press each input in turn',

@@ -2,7 +2,7 @@ import { type Traced, deviceName } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, largerSwitcher, rule } from '#core/propose'
-import { runInto, tapOf } from '#core/run'
+import { makesGraphics, tapOf } from '#core/run'
 import { type Laid, allLaid, keyersOf, laidIn, litIn } from '../laid'
 
 export const cleanCovered = rule({
@@ -59,7 +59,8 @@ function covered(traced: Traced): { one: Laid; sink: string }[] {
     const { node, keyers, overlay } = one
     if (!node || !keyers?.length || overlay.kind === 'box' || !tapOf(node.model, 'clean').includes('before')) return []
     const [sink] = cleanSinks(traced, node)
-    if (sink === undefined || runInto(traced, { device: node.id, port: one.input ?? '' }) === undefined) return []
+    const comes = one.input !== undefined || makesGraphics(node, overlay.fill)
+    if (sink === undefined || !comes) return []
     const turns = (lit.get(one.id) ?? []).filter(({ device }) => device === node.id).map(({ keyer }) => Number(keyer))
     const before = turns.length
       ? turns.some(number => !isBehind(one, number))

@@ -2,7 +2,7 @@ import { type Socket, type Traced, deviceName, endName } from '#core/chain'
 import { own } from '#core/document'
 import { type Finding, text } from '#core/kernel'
 import { Draft, type Proposal, connectTo, freeInputs, freeSockets, moveInput, rule } from '#core/propose'
-import { fillInput } from '#core/run'
+import { fillInput, makesGraphics } from '#core/run'
 import { PARTS, type Pair, type Part, pairsOf } from '../facts'
 import { type Laid, allLaid } from '../laid'
 import { without } from '../offers'
@@ -117,7 +117,7 @@ const reaches = (traced: Traced, { node, overlay }: Pick<Laid, 'node' | 'overlay
 /** Overlays whose picture, or whose key, does not come to the switcher that is to lay them over. */
 const missing = (traced: Traced): Laid[] =>
   allLaid(traced).filter(({ overlay, node }) => {
-    if (!node) return false
+    if (!node || makesGraphics(node, overlay.fill)) return false
     if (!own(traced.plan.devices, overlay.fill)) return true
     // A source of the plan that no cable leaves is told as that.
     if (!reaches(traced, { node, overlay })) return traced.runs.some(({ origin }) => origin?.device === overlay.fill)

@@ -114,7 +114,7 @@ function largerStandard(traced: Traced, asked: RasterId): Proposal[] {
       const others = [...MODELS]
         .filter(
           ([, row]) =>
-            row.role === 'switcher' && row.from !== switcher.model.from && listFormats(row.standards ?? []).some(only),
+            row.kind === 'switcher' && row.from !== switcher.model.from && listFormats(row.standards ?? []).some(only),
         )
         .flatMap(([id, row]): Proposal[] => {
           const edits = swapSwitcher(traced, switcher, id, row)
