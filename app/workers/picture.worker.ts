@@ -10,12 +10,13 @@ const painter: Painter = {
   draw(picture, scenes, width, height, frame = 0) {
     const { data } = seen(
       picture,
-      ({ device, port, content }, w, h) => {
+      ({ device, port, content, words }, w, h) => {
         const scene: Scene | undefined = scenes[device]
         if (!scene) return drawn({ name: device, kind: 'camera', index: 0 }, w, h, frame)
         const as: Scene = {
           ...scene,
           ...(content ? { content } : {}),
+          ...(words ? { words } : {}),
           ...(port === 'key' ? { asKey: true, kind: 'computer' } : {}),
           ...(port === 'fill' ? { kind: 'computer' } : {}),
         }

@@ -22,6 +22,7 @@ export {
   type Role,
   SURFACES,
   TRANSITIONS,
+  type Transition,
   carriesPicture,
   followsSink,
   isBeside,

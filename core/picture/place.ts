@@ -91,3 +91,19 @@ export function boxed(back: Pixels, inner: Pixels, { x, y, w, h }: Part): Pixels
     }
   return { ...back, data }
 }
+
+/** A wipe from the left with an edge of one pixel: the share of the new picture at x is clamp((s (1 + w) - d) / w, 0, 1), w one pixel. */
+export function wiped(old: Pixels, next: Pixels, share: number): Pixels {
+  const { width, height } = old
+  const w = 1 / width
+  const data = old.data.slice()
+  for (let x = 0; x < width; x++) {
+    const a = Math.min(1, Math.max(0, (share * (1 + w) - (x + 0.5) / width) / w))
+    if (a === 0) continue
+    for (let y = 0; y < height; y++) {
+      const at = (y * width + x) * 4
+      for (let c = 0; c < 3; c++) data[at + c] = Math.floor(a * next.data[at + c]! + (1 - a) * old.data[at + c]! + 0.5)
+    }
+  }
+  return { ...old, data }
+}

@@ -11,6 +11,8 @@ export interface Scene {
   readonly index: number
   readonly shot?: Device['shot']
   readonly content?: Content
+  /** What a caption says. */
+  readonly words?: string
   /** The key signal of what it shows, white where that is solid. */
   readonly asKey?: true
 }
@@ -64,7 +66,9 @@ export function drawn(scene: Scene, width: number, height: number, frame = 0, pe
   write(to, scene.name, width * 0.02, height - band + letters * 0.35, letters, PAPER)
   const time = clock(frame, perSecond)
   const small = Math.max(7, letters * 0.72)
-  write(to, time, width * 0.98 - wordWidth(time, small), height - band + (band - small) / 2, small, PAPER)
+  // A long name has the band to itself.
+  if (width * 0.02 + wordWidth(scene.name, letters) + wordWidth(time, small) < width * 0.95)
+    write(to, time, width * 0.98 - wordWidth(time, small), height - band + (band - small) / 2, small, PAPER)
   bars(to, frame)
   return to
 }
@@ -148,7 +152,7 @@ function figure(to: Pixels, x: number, feet: number, size: number, coat: Colour)
 
 /** A page of a computer: full, one line on black, nothing, or a countdown. */
 function page(
-  { index, content = 'full', asKey }: Scene,
+  { index, content = 'full', asKey, words = 'Caption' }: Scene,
   width: number,
   height: number,
   frame: number,
@@ -160,7 +164,14 @@ function page(
     rect(to, width * 0.08, height * 0.68, width * 0.52, height * 0.13, asKey ? LIGHT : tint(index, 0.5, 0.6))
     if (asKey) return to
     rect(to, width * 0.08, height * 0.68, width * 0.012, height * 0.13, [255, 217, 138])
-    write(to, 'Name of the guest', width * 0.11, height * 0.72, height * 0.052, LIGHT)
+    write(
+      to,
+      words,
+      width * 0.11,
+      height * 0.72,
+      Math.min(height * 0.052, (width * 0.46 * 7) / (words.length * 6)),
+      LIGHT,
+    )
     return to
   }
   if (content === 'countdown') {

@@ -12,7 +12,7 @@ export function scenesOf({ chain }: Pick<Traced, 'chain'>): Record<string, Scene
       id,
       {
         name: device.name,
-        kind: isCamera(model) ? 'camera' : model.kind === 'player' ? 'player' : 'computer',
+        kind: isCamera(model) || device.shot ? 'camera' : model.kind === 'player' ? 'player' : 'computer',
         index,
         ...(device.shot ? { shot: device.shot } : {}),
       },

@@ -1,8 +1,8 @@
 import type { Picture, Tile } from '#core/run'
-import { keyed, matteTable } from './key'
+import { keyed, matteTable, mixed } from './key'
 import { write } from './letters'
 import { type Pixels, plain, rect } from './pixels'
-import { type Part, boxed, scaled } from './place'
+import { type Part, boxed, scaled, wiped } from './place'
 
 /** Gives the picture of a source in a size; called once for each that is seen. */
 export type Sources = (picture: Extract<Picture, { of: 'source' }>, width: number, height: number) => Pixels
@@ -23,19 +23,23 @@ export function seen(picture: Picture, sources: Sources, width: number, height: 
   if (picture.of === 'source') return sources(picture, width, height)
   if (picture.of === 'mix')
     return picture.layers.reduce<Pixels>(
-      (back, { picture: inner, as, kind, box, key }) => {
-        if (as === 'background') return seen(inner, sources, width, height)
-        if (inner.of === 'none') return back
+      (back, { picture: inner, as, kind, box, key, share = 1, wipe }) => {
+        if (as !== 'key') {
+          const next = seen(inner, sources, width, height)
+          return share === 1 ? next : wipe ? wiped(back, next, share) : mixed(back, next, share)
+        }
+        if (inner.of === 'none' || share === 0) return back
         if (kind === 'box' || kind === 'pattern') {
           const part = box ?? CORNER
           const w = Math.max(1, Math.round(part.w * width))
           const h = Math.max(1, Math.round(part.h * height))
-          return boxed(back, seen(inner, sources, w, h), part)
+          const laid = boxed(back, seen(inner, sources, w, h), part)
+          return share === 1 ? laid : mixed(back, laid, share)
         }
         const fill = placed(seen(asCaption(inner), sources, width, height), box)
         return kind === 'linear' && key
-          ? keyed(back, fill, { table: LINEAR, key: placed(seen(asCaption(key), sources, width, height), box) })
-          : keyed(back, fill, { table: kind === 'linear' ? LINEAR : LUMA })
+          ? keyed(back, fill, { table: LINEAR, key: placed(seen(asCaption(key), sources, width, height), box) }, share)
+          : keyed(back, fill, { table: kind === 'linear' ? LINEAR : LUMA }, share)
       },
       plain(width, height),
     )

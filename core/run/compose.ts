@@ -2,11 +2,18 @@ import { type Feed, type KeyKind, type Model, TAPS, type TapLayer, carriesPictur
 import { type DeviceNode, type Run, type Traced, gathers, isSwitcher, socketKey } from '#core/chain'
 import { BLACK, type Box, type Content, type LinkEnd, type Overlay, own } from '#core/document'
 import { fact } from '#core/kernel'
-import type { MixState, ShowState } from './state'
+import { type MixState, type Seeing, type ShowState, atRest } from './state'
 
 /** A picture as it is made: what it shows, down to the sources. */
 export type Picture =
-  | { readonly of: 'source'; readonly device: string; readonly port: string; readonly content?: Content }
+  | {
+      readonly of: 'source'
+      readonly device: string
+      readonly port: string
+      readonly content?: Content
+      /** What a caption says. */
+      readonly words?: string
+    }
   /** Black on purpose: no input, or faded. */
   | { readonly of: 'black' }
   /** No signal: nothing is connected, or what comes is not taken. */
@@ -21,7 +28,11 @@ export interface Layer {
   readonly picture: Picture
   /** The input that it comes by. */
   readonly port: string
-  readonly as: 'background' | 'key'
+  readonly as: 'background' | 'key' | 'fade'
+  /** How much of it is seen while it comes or goes, 0 .. 1; absent, all. */
+  readonly share?: number
+  /** A wipe shows that share of the frame, from the left, instead. */
+  readonly wipe?: true
   /** Keys alone. */
   readonly keyer?: string
   readonly overlay?: string
@@ -52,8 +63,13 @@ const endsFact = fact<Traced, ReadonlyMap<string, Run>>('runs by their end', ({ 
 export const runInto = (traced: Traced, { device, port }: LinkEnd): Run | undefined =>
   traced.ask(endsFact).get(socketKey(device, port))
 
-/** What an input shows in a state: of a screen, or of a switcher. Each device is entered once on the way. */
-export function pictureAt(traced: Traced, state: ShowState, end: LinkEnd, through: readonly string[] = []): Picture {
+/** What an input shows: of a screen, or of a switcher. Each device is entered once on the way. */
+export function pictureAt(
+  traced: Traced,
+  state: ShowState | Seeing,
+  end: LinkEnd,
+  through: readonly string[] = [],
+): Picture {
   const run = runInto(traced, end)
   return run?.lit && run.origin ? pictureFrom(traced, state, run.origin, run.links[0]?.signal?.feed, through) : NONE
 }
@@ -64,38 +80,59 @@ const DARK: Picture = { of: 'black' }
 /** What an output carries in a state. */
 export function pictureFrom(
   traced: Traced,
-  state: ShowState,
+  given: ShowState | Seeing,
   { device, port }: LinkEnd,
   set: Feed | undefined,
   through: readonly string[] = [],
 ): Picture {
   const node = traced.chain.nodes.get(device)!
   if (through.includes(device)) return { of: 'loop', device }
+  const seeing = 'mixers' in given ? atRest(given) : given
   const inner = [...through, device]
   if (!gathers(node)) {
-    const content = own(state.contents, device)
+    const content = seeing.content(device)
     return { of: 'source', device, port, ...(content ? { content } : {}) }
   }
-  if (!isSwitcher(node)) return tiles(traced, state, node, inner)
-  const feed = own(own(state.outputs, device), port) ?? set ?? 'program'
-  return feed === 'multiview' ? multiview(traced, state, node, inner) : mixed(traced, state, node, feed, inner)
+  if (!isSwitcher(node)) return tiles(traced, seeing, node, inner)
+  const feed = seeing.feed(device, port) ?? set ?? 'program'
+  return feed === 'multiview' ? multiview(traced, seeing, node, inner) : mixed(traced, seeing, node, feed, inner)
 }
 
 /** The layers before a tap of a model, bottom first. */
 export const tapOf = (model: Model, feed: Feed): readonly TapLayer[] => mixOf(model)?.taps?.[feed] ?? TAPS[feed]
 
-function mixed(traced: Traced, state: ShowState, node: DeviceNode, tap: Feed, through: readonly string[]): Picture {
-  const mix = own(state.mixers, node.id)
+function mixed(traced: Traced, seeing: Seeing, node: DeviceNode, tap: Feed, through: readonly string[]): Picture {
+  const mix = seeing.mixer(node.id)
   const within = tapOf(node.model, tap)
   const shown = tap === 'preview' ? mix?.preview : mix?.program
-  if (mix?.faded && within.includes('fade') && tap !== 'preview') return DARK
-  const input = (port: string) => pictureAt(traced, state, { device: node.id, port }, through)
-  const background: Layer = {
-    picture: shown === undefined || shown === BLACK ? DARK : input(shown),
-    port: shown ?? BLACK,
+  if (mix?.faded && (mix.black ?? 1) === 1 && within.includes('fade') && tap !== 'preview') return DARK
+  const input = (port: string) => pictureAt(traced, seeing.into(node.id, port), { device: node.id, port }, through)
+  const bus = (port: string | undefined): Layer => ({
+    picture: port === undefined || port === BLACK ? DARK : input(port),
+    port: port ?? BLACK,
     as: 'background',
+  })
+  const layers = [
+    ...(tap === 'preview' || !mix?.incoming
+      ? [bus(shown)]
+      : between(bus(shown), bus(mix.incoming.input), mix.incoming)),
+    ...keyLayers(traced, node, mix, within, input),
+  ]
+  const black = within.includes('fade') && tap !== 'preview' ? (mix?.black ?? 0) : 0
+  return {
+    of: 'mix',
+    device: node.id,
+    tap,
+    layers: black > 0 && black < 1 ? [...layers, { picture: DARK, port: BLACK, as: 'fade', share: black }] : layers,
   }
-  return { of: 'mix', device: node.id, tap, layers: [background, ...keyLayers(traced, node, mix, within, input)] }
+}
+
+/** Two pictures on their way from one to the other. A dip goes by black: alone in its middle. */
+function between(old: Layer, next: Layer, { share, style }: NonNullable<MixState['incoming']>): Layer[] {
+  if (style === 'wipe') return [old, { ...next, share, wipe: true }]
+  if (style === 'mix') return [old, { ...next, share }]
+  const dip: Layer = { picture: DARK, port: BLACK, as: 'background' }
+  return share < 0.5 ? [old, { ...dip, share: share * 2 }] : [dip, { ...next, share: share * 2 - 1 }]
 }
 
 /** The lit keys in the order in which they lie, as far as a tap has them. */
@@ -120,12 +157,13 @@ function keyLayers(
           overlay.kind === 'box' && node.model.inset ? node.model.inset : fillInput(traced, node, overlay.fill)
         return [
           {
-            picture: port === undefined ? ownGraphic(node, overlay) : input(port),
+            picture: worded(port === undefined ? ownGraphic(node, overlay) : input(port), overlay),
             port: port ?? '',
             as: 'key',
             keyer: number,
             overlay: id,
             kind: overlay.kind,
+            ...(own(mix?.shares, number) === undefined ? {} : { share: mix!.shares![number]! }),
             ...(overlay.box ? { box: overlay.box } : {}),
             ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
           },
@@ -146,6 +184,9 @@ export function fillInput(traced: Traced, { id, model }: DeviceNode, source: str
   })
   return (straight ?? inputs.find(([port]) => linkTo(traced, { device: id, port }, source)))?.[0]
 }
+
+const worded = (picture: Picture, { kind, title }: Overlay): Picture =>
+  picture.of === 'source' && kind !== 'box' ? { ...picture, words: title } : picture
 
 /** A graphic that the mixing device makes or holds itself, where the overlay names it as its source. */
 const ownGraphic = (node: DeviceNode, { fill }: Overlay): Picture =>
@@ -190,32 +231,32 @@ export function linkTo(
   return reaches ? node.id : undefined
 }
 
-function multiview(traced: Traced, state: ShowState, node: DeviceNode, through: readonly string[]): Picture {
+function multiview(traced: Traced, seeing: Seeing, node: DeviceNode, through: readonly string[]): Picture {
   const bus = (tap: Feed, label: string): Tile => ({
     port: tap,
     label,
-    picture: mixed(traced, state, node, tap, through),
+    picture: mixed(traced, seeing, node, tap, through),
   })
   return {
     of: 'tiles',
     device: node.id,
-    tiles: [bus('preview', 'next'), bus('program', 'on air'), ...inputTiles(traced, state, node, through)],
+    tiles: [bus('preview', 'next'), bus('program', 'on air'), ...inputTiles(traced, seeing, node, through)],
   }
 }
 
-const tiles = (traced: Traced, state: ShowState, node: DeviceNode, through: readonly string[]): Picture => ({
+const tiles = (traced: Traced, seeing: Seeing, node: DeviceNode, through: readonly string[]): Picture => ({
   of: 'tiles',
   device: node.id,
-  tiles: inputTiles(traced, state, node, through),
+  tiles: inputTiles(traced, seeing, node, through),
 })
 
-const inputTiles = (traced: Traced, state: ShowState, node: DeviceNode, through: readonly string[]): Tile[] =>
+const inputTiles = (traced: Traced, seeing: Seeing, node: DeviceNode, through: readonly string[]): Tile[] =>
   portsOf(node.model, 'in')
     .filter(([, port]) => carriesPicture(port))
     .map(([port, row]) => ({
       port,
       label: own(node.device.ports, port)?.label ?? String(row.number ?? row.title),
-      picture: pictureAt(traced, state, { device: node.id, port }, through),
+      picture: pictureAt(traced, seeing.into(node.id, port), { device: node.id, port }, through),
     }))
 
 /** Every source that a picture shows, outermost first, with how it comes to be there. */
@@ -239,11 +280,13 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
       },
     ]
   if (picture.of === 'mix')
-    return picture.layers.flatMap(layer =>
-      layer.as === 'key'
-        ? shownIn(layer.picture, as === 'tile' ? 'tile' : 'key', layer)
-        : shownIn(layer.picture, as, key),
-    )
+    return picture.layers
+      .filter(({ share }) => share !== 0)
+      .flatMap(layer =>
+        layer.as === 'key'
+          ? shownIn(layer.picture, as === 'tile' ? 'tile' : 'key', layer)
+          : shownIn(layer.picture, as, key),
+      )
   if (picture.of === 'tiles') return picture.tiles.flatMap(tile => shownIn(tile.picture, 'tile'))
   return []
 }

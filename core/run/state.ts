@@ -2,7 +2,7 @@ import { type Feed, carriesPicture, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Content, type Look, OFF, type Opening, own } from '#core/document'
 
-/** What a switcher does at a moment, at rest: no transition runs. */
+/** What a switcher does at a moment; the optional parts only while something moves. */
 export interface MixState {
   /** The input on program, or `black`; absent where it has none. */
   readonly program: string | undefined
@@ -10,6 +10,37 @@ export interface MixState {
   /** By keyer (1, 2 ...): the overlay in it. Keyers that are off are not there. */
   readonly keys: Readonly<Record<string, string>>
   readonly faded: boolean
+  /** The picture that comes in a transition, and its share, 0 .. 1. */
+  readonly incoming?: {
+    readonly input: string | undefined
+    readonly share: number
+    readonly style: 'mix' | 'dip' | 'wipe'
+  }
+  /** Shares of keyers that come or go. */
+  readonly shares?: Readonly<Record<string, number>>
+  /** Share of black over all while it fades. */
+  readonly black?: number
+}
+
+/** The chain as somebody sees it who takes its pictures: what each switcher shows in the frame that they get. */
+export interface Seeing {
+  readonly mixer: (device: string) => MixState | undefined
+  /** What an output is pointed at, where that is not as the plan sets it. */
+  readonly feed: (device: string, port: string) => Feed | undefined
+  readonly content: (device: string) => Content | undefined
+  /** What an input of a switcher got when that frame was made. */
+  readonly into: (device: string, port: string) => Seeing
+}
+
+/** Everything stands still: what was, is. */
+export function atRest(state: ShowState): Seeing {
+  const rest: Seeing = {
+    mixer: device => own(state.mixers, device),
+    feed: (device, port) => own(own(state.outputs, device), port),
+    content: device => own(state.contents, device),
+    into: () => rest,
+  }
+  return rest
 }
 
 /** The whole chain at a moment. What a map does not name stands as the plan sets it. */

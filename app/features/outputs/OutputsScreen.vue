@@ -77,7 +77,11 @@ const cellWidth = computed(() => {
 })
 
 function focusCell(): void {
-  void nextTick(() => document.getElementById(`seen-${row.value}-${column.value}`)?.focus())
+  void nextTick(() => {
+    const cell = document.getElementById(`seen-${row.value}-${column.value}`)
+    cell?.focus({ preventScroll: true })
+    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  })
 }
 async function commit(words: string, edits: Edit[]): Promise<boolean> {
   return edits.length > 0 && (await store.commit(words.slice(0, 120), edits))
@@ -358,6 +362,7 @@ td {
 }
 .cell {
   display: block;
+  scroll-margin: 64px 12px 12px 160px;
   padding: 3px;
   border: 1px solid transparent;
   border-radius: 5px;

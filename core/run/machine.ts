@@ -1,0 +1,225 @@
+import type { Feed, Mix, Transition } from '#core/catalog'
+import type { MixState } from './state'
+
+/** What a hand or a plan asks of one switcher. */
+export type Command =
+  /** An input, or `black`, on program at once. */
+  | { readonly do: 'program'; readonly input: string }
+  | { readonly do: 'preview'; readonly input: string }
+  /** Program and preview change places at once; ends a transition that runs. */
+  | { readonly do: 'cut' }
+  /** They change places over some frames. */
+  | {
+      readonly do: 'auto'
+      readonly style: Exclude<Transition, 'cut' | 'stinger'>
+      readonly frames: number
+    }
+  /** The share of preview that a hand sets, 0 .. 1; back at 0 nothing has changed, at 1 they change places. */
+  | { readonly do: 'lever'; readonly share: number }
+  /** A keyer on with an overlay, or off, at once or over some frames. */
+  | { readonly do: 'key'; readonly keyer: string; readonly overlay: string | undefined; readonly frames?: number }
+  | { readonly do: 'fade'; readonly to: boolean; readonly frames: number }
+  | { readonly do: 'output'; readonly port: string; readonly feed: Feed }
+  /** Several at one boundary. */
+  | { readonly do: 'all'; readonly commands: readonly Command[] }
+
+interface Running {
+  readonly style: 'mix' | 'dip' | 'wipe'
+  /** Frame n of the transition is frame `from` + n - 1; undefined where a hand sets the share. */
+  readonly from: number | undefined
+  readonly frames: number
+  readonly share: number
+  /** Runs back to where it began. */
+  readonly back?: true
+}
+
+interface Ramp {
+  readonly from: number
+  readonly frames: number
+}
+
+/** A switcher between two frames. */
+export interface Machine {
+  readonly program: string | undefined
+  readonly preview: string | undefined
+  /** By keyer: the overlay in it. */
+  readonly keys: Readonly<Record<string, string>>
+  /** Keyers that come or go over some frames. */
+  readonly ramps: Readonly<Record<string, Ramp & { readonly overlay: string; readonly on: boolean }>>
+  readonly faded: boolean
+  readonly fading?: Ramp & { readonly to: boolean }
+  readonly running?: Running
+  readonly outputs: Readonly<Record<string, Feed>>
+}
+
+export const machineOf = ({ program, preview, keys, faded }: MixState): Machine => ({
+  program,
+  preview,
+  keys,
+  ramps: {},
+  faded,
+  outputs: {},
+})
+
+/** How far something that begins at a frame has come in another, n of N: 0 before it. */
+const stepAt = ({ from }: { readonly from: number }, frame: number): number => Math.max(0, frame - from + 1)
+
+/** What has ended by a frame is at rest in it. */
+export function advanced(machine: Machine, frame: number): Machine {
+  let next = machine
+  const { running, fading } = next
+  if (running?.from !== undefined && stepAt({ from: running.from }, frame) >= running.frames)
+    next = running.back ? without(next) : swapped(next)
+  if (fading && stepAt(fading, frame) >= fading.frames) {
+    const { fading: _, ...rest } = next
+    next = { ...rest, faded: fading.to }
+  }
+  const over = Object.entries(next.ramps).filter(([, ramp]) => stepAt(ramp, frame) >= ramp.frames)
+  if (over.length) {
+    const keys = { ...next.keys }
+    const ramps = { ...next.ramps }
+    for (const [keyer, { on, overlay }] of over) {
+      if (on) keys[keyer] = overlay
+      else delete keys[keyer]
+      delete ramps[keyer]
+    }
+    next = { ...next, keys, ramps }
+  }
+  return next
+}
+
+function without({ running: _, ...rest }: Machine): Machine {
+  return rest
+}
+
+/** Program and preview change places. */
+function swapped(machine: Machine): Machine {
+  const { program, preview } = machine
+  return { ...without(machine), program: preview ?? program, preview: program }
+}
+
+/** A command that is seen from a frame on. `refused` says what the model does not do. */
+export function commanded(
+  was: Machine,
+  command: Command,
+  frame: number,
+  mix: Pick<Mix, 'during' | 'longest' | 'fadeToBlack'> | undefined,
+): { readonly machine: Machine; readonly refused?: string } {
+  const machine = advanced(was, frame)
+  const { running } = machine
+  switch (command.do) {
+    case 'program':
+      // While a transition runs, the outgoing half is replaced.
+      return { machine: { ...machine, program: command.input } }
+    case 'preview':
+      return { machine: { ...machine, preview: command.input } }
+    case 'cut':
+      return { machine: swapped(machine) }
+    case 'auto': {
+      if (running) {
+        const during = mix?.during ?? 'ignores'
+        if (during === 'ignores') return { machine, refused: 'a transition runs' }
+        if (during === 'finishes') return { machine: swapped(machine) }
+        const done = running.from === undefined ? 0 : Math.max(0, frame - running.from)
+        const frames = running.frames
+        return {
+          machine: running.back
+            ? { ...machine, running: { ...withoutBack(running), from: frame - (frames - done) } }
+            : { ...machine, running: { ...running, back: true, from: frame - (frames - done) } },
+        }
+      }
+      const frames = Math.round(command.frames)
+      if (frames < 1 || (mix && frames > mix.longest))
+        return { machine, refused: `it runs 1 to ${mix?.longest ?? 1000} frames` }
+      if (frames === 1) return { machine: swapped(machine) }
+      return {
+        machine: {
+          ...machine,
+          running: { style: command.style, from: frame, frames, share: 0 },
+        },
+      }
+    }
+    case 'lever': {
+      const share = Math.min(1, Math.max(0, command.share))
+      if (share === 1) return { machine: swapped(machine) }
+      if (share === 0) return { machine: without(machine) }
+      return {
+        machine: {
+          ...machine,
+          running: { style: running?.style ?? 'mix', from: undefined, frames: 0, share },
+        },
+      }
+    }
+    case 'key': {
+      const { keyer, overlay, frames = 1 } = command
+      const there = machine.keys[keyer]
+      if (frames > 1 && (overlay ?? there) !== undefined) {
+        const on = overlay !== undefined
+        const keys = { ...machine.keys }
+        if (on) keys[keyer] = overlay
+        return {
+          machine: {
+            ...machine,
+            keys,
+            ramps: { ...machine.ramps, [keyer]: { from: frame, frames, overlay: (overlay ?? there)!, on } },
+          },
+        }
+      }
+      const keys = { ...machine.keys }
+      const ramps = { ...machine.ramps }
+      delete ramps[keyer]
+      if (overlay === undefined) delete keys[keyer]
+      else keys[keyer] = overlay
+      return { machine: { ...machine, keys, ramps } }
+    }
+    case 'fade': {
+      if (mix && !mix.fadeToBlack) return { machine, refused: 'it does not fade to black' }
+      const { fading: _, ...rest } = machine
+      return command.frames > 1
+        ? { machine: { ...rest, fading: { from: frame, frames: Math.round(command.frames), to: command.to } } }
+        : { machine: { ...rest, faded: command.to } }
+    }
+    case 'output':
+      return { machine: { ...machine, outputs: { ...machine.outputs, [command.port]: command.feed } } }
+    case 'all': {
+      let next = machine
+      for (const one of command.commands) {
+        const done = commanded(next, one, frame, mix)
+        if (done.refused !== undefined) return done
+        next = done.machine
+      }
+      return { machine: next }
+    }
+  }
+}
+
+const withoutBack = ({ back: _, ...rest }: Running): Running => rest
+
+/** A switcher in a frame. A transition of N frames shows n/N of the new picture in its frame n. */
+export function seenIn(machine: Machine, frame: number): MixState {
+  const now = advanced(machine, frame)
+  const { program, preview, keys, faded, running, fading, ramps } = now
+  const part =
+    running?.from === undefined ? (running?.share ?? 0) : stepAt({ from: running.from }, frame) / running.frames
+  const share = running?.back ? 1 - part : part
+  const shares = Object.fromEntries(
+    Object.entries(ramps).map(([keyer, ramp]) => {
+      const done = stepAt(ramp, frame) / ramp.frames
+      return [keyer, ramp.on ? done : 1 - done]
+    }),
+  )
+  const dark = fading ? stepAt(fading, frame) / fading.frames : faded ? 1 : 0
+  return {
+    program,
+    preview,
+    keys,
+    faded,
+    ...(running && share > 0 ? { incoming: { input: preview, share, style: running.style } } : {}),
+    ...(Object.keys(shares).length ? { shares } : {}),
+    black: fading && !fading.to ? 1 - dark : dark,
+  }
+}
+
+/** Nothing in it changes with time. */
+export const isSettled = ({ running, fading, ramps }: Machine): boolean =>
+  running === undefined && fading === undefined && Object.keys(ramps).length === 0

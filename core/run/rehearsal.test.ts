@@ -1,0 +1,309 @@
+import { describe, expect, it } from 'vitest'
+import { type Traced, tracedOf } from '#core/chain'
+import type { Plan } from '#core/document'
+import { RATE_TEXTS } from '#core/signal'
+import { SOAK } from '../../testing/soak'
+import { plan } from '../../testing/plans'
+import { frameTicks, seenFrom } from './clock'
+import { pictureAt } from './compose'
+import { type Command, type Machine, commanded, machineOf, seenIn } from './machine'
+import { wrongFrames } from './monitor'
+import { type Happening, Rehearsal, seededChances } from './rehearsal'
+import { type ShowState, stateBefore, taken } from './state'
+import { happeningsOf, judgedSinks, planTake } from './take'
+
+describe('the clock', () => {
+  it('has a whole number of ticks for every frame of the standards', () => {
+    // 240 000 ticks a second: 240 000 * 1001 / 60 000 = 4004, 240 000 / 50 = 4800 ...
+    const table = {
+      '24000/1001': 10010,
+      '24/1': 10000,
+      '25/1': 9600,
+      '30000/1001': 8008,
+      '30/1': 8000,
+      '50/1': 4800,
+      '60000/1001': 4004,
+      '60/1': 4000,
+    }
+    for (const [rate, ticks] of Object.entries(table)) expect(frameTicks(rate as never)).toBe(ticks)
+    for (const rate of RATE_TEXTS) expect(Number.isInteger(frameTicks(rate))).toBe(true)
+  })
+  it('sees a command in the frame after that in which it comes; at a boundary, in that', () => {
+    const clock = { frame: 4800, phase: 100 }
+    expect([0, 100, 101, 4900, 4901].map(tick => seenFrom(clock, tick))).toEqual([0, 0, 1, 1, 2])
+  })
+})
+
+describe('a switcher frame by frame', () => {
+  const mix = { during: 'ignores', longest: 250, fadeToBlack: true } as const
+  const rest = machineOf({ program: 'a', preview: 'b', keys: {}, faded: false })
+  const after = (...commands: [Command, number][]): Machine =>
+    commands.reduce((machine, [command, frame]) => commanded(machine, command, frame, mix).machine, rest)
+  const told = (machine: Machine, frame: number) => {
+    const { program, incoming } = seenIn(machine, frame)
+    return incoming ? `${program} to ${incoming.input} ${incoming.share}` : program
+  }
+  it('shows n/N of the new picture in frame n of a mix, and with frame N they have changed places', () => {
+    const machine = after([{ do: 'auto', style: 'mix', frames: 4 }, 10])
+    expect([9, 10, 11, 12, 13, 14].map(frame => told(machine, frame))).toEqual([
+      'a',
+      'a to b 0.25',
+      'a to b 0.5',
+      'a to b 0.75',
+      'b',
+      'b',
+    ])
+    expect(seenIn(machine, 13)).toMatchObject({ program: 'b', preview: 'a' })
+  })
+  it('is a cut where a mix has one frame', () =>
+    expect(told(after([{ do: 'auto', style: 'mix', frames: 1 }, 10]), 10)).toBe('b'))
+  it('ends a mix with a cut; a second take is ignored, finishes or turns back, by the model', () => {
+    const begun: [Command, number] = [{ do: 'auto', style: 'mix', frames: 8 }, 10]
+    expect(told(after(begun, [{ do: 'cut' }, 12]), 12)).toBe('b')
+    const second = (during: 'ignores' | 'finishes' | 'reverses') =>
+      commanded(after(begun), { do: 'auto', style: 'mix', frames: 8 }, 14, { ...mix, during })
+    expect(second('ignores').refused).toBe('a transition runs')
+    expect(told(second('ignores').machine, 14)).toBe('a to b 0.625')
+    expect(told(second('finishes').machine, 14)).toBe('b')
+    // Frame 13 showed 4/8; turned back, frame 14 shows 3/8, and after frame 17 nothing has changed.
+    const back = second('reverses').machine
+    expect([14, 15, 16, 17].map(frame => told(back, frame))).toEqual([
+      'a to b 0.375',
+      'a to b 0.25',
+      'a to b 0.125',
+      'a',
+    ])
+    expect(seenIn(back, 20)).toMatchObject({ program: 'a', preview: 'b' })
+  })
+  it('follows a lever to and fro; back at 0 nothing has changed', () => {
+    const half = after([{ do: 'lever', share: 0.5 }, 3])
+    expect([told(half, 3), told(half, 99)]).toEqual(['a to b 0.5', 'a to b 0.5'])
+    expect(told(after([{ do: 'lever', share: 0.5 }, 3], [{ do: 'lever', share: 0 }, 5]), 5)).toBe('a')
+    expect(told(after([{ do: 'lever', share: 0.5 }, 3], [{ do: 'lever', share: 1 }, 5]), 5)).toBe('b')
+  })
+  it('changes the incoming half on a press on preview, and the outgoing one on program', () => {
+    const begun: [Command, number] = [{ do: 'auto', style: 'mix', frames: 8 }, 10]
+    expect(told(after(begun, [{ do: 'preview', input: 'c' }, 12]), 12)).toBe('a to c 0.375')
+    expect(told(after(begun, [{ do: 'program', input: 'c' }, 12]), 12)).toBe('c to b 0.375')
+  })
+  it('fades keys and black over their own frames, and refuses what the model has not', () => {
+    const keyed = after([{ do: 'key', keyer: '1', overlay: 'names', frames: 4 }, 10])
+    expect([10, 11, 12, 13].map(frame => seenIn(keyed, frame).shares?.['1'])).toEqual([0.25, 0.5, 0.75, undefined])
+    expect(seenIn(keyed, 13).keys).toEqual({ '1': 'names' })
+    const off = commanded(keyed, { do: 'key', keyer: '1', overlay: undefined, frames: 2 }, 20, mix).machine
+    expect([seenIn(off, 20).shares?.['1'], seenIn(off, 21).keys]).toEqual([0.5, {}])
+    const faded = after([{ do: 'fade', to: true, frames: 4 }, 10])
+    expect([10, 12, 13].map(frame => seenIn(faded, frame).black)).toEqual([0.25, 0.75, 1])
+    expect(commanded(rest, { do: 'fade', to: true, frames: 4 }, 1, { ...mix, fadeToBlack: false }).refused).toContain(
+      'does not fade',
+    )
+  })
+})
+
+/** A feeder and a last switcher of some models; two sources each. */
+const chain = (side = 'switcher-8-hdmi 1080p50', main = 'switcher-12-sdi 1080p50'): Traced => {
+  const sdi = main.startsWith('switcher-12')
+  return tracedOf(
+    plan({
+      devices: {
+        a: 'computer 1080p50',
+        b: 'computer 1080p50',
+        c: sdi ? 'camera-studio-sdi 1080p50' : 'computer 1080p50',
+        ...(sdi ? { up: 'hdmi-to-sdi' } : {}),
+        side,
+        main,
+        hall: sdi ? 'screen-sdi' : 'screen',
+      },
+      links: {
+        a: 'a.hdmi-1 > side.in-1 hdmi-passive 2',
+        b: 'b.hdmi-1 > side.in-2 hdmi-passive 2',
+        c: sdi ? 'c.sdi > main.in-2 coax-rg6 2' : 'c.hdmi-1 > main.in-2 hdmi-passive 2',
+        ...(sdi
+          ? {
+              l: 'side.out-1 > up.in hdmi-passive 1',
+              m: 'up.out > main.in-1 coax-rg6 2',
+              h: 'main.out-1 > hall.in coax-rg6 5',
+            }
+          : { l: 'side.out-1 > main.in-1 hdmi-passive 1', h: 'main.out-1 > hall.in hdmi-passive 5' }),
+      },
+      wants: { hall: 'program' },
+    }),
+  )
+}
+const END = { device: 'hall', port: 'in' }
+const base = (traced: Traced, look: object): ShowState => taken(stateBefore(traced), { title: '', order: 0, ...look })
+
+/** What a sink shows in the frames of a rate, from a tick on. */
+const watch = (rehearsal: Rehearsal, sinks: readonly { device: string; port: string }[], ticks: number, step = 4800) =>
+  sinks.map(end => ({
+    sink: end.device,
+    frames: Array.from({ length: Math.ceil(ticks / step) }, (_, i) => JSON.stringify(rehearsal.seen(end, i * step))),
+  }))
+
+describe('both pressed at once', () => {
+  // The feeder's old picture is seen for max(0, ceil(D + u)) frames of the last switcher: D the feeder's delay, u the wait
+  // for its boundary less that for the last's, both in frames.
+  it('shows the feeder’s old picture for as many frames as follows from delays and phases', () => {
+    const traced = chain()
+    const old = base(traced, { program: { side: 'in-1', main: 'in-2' } })
+    const next = base(traced, { program: { side: 'in-2', main: 'in-1' } })
+    const counts = new Set<number>()
+    for (let seed = 0; seed < 64; seed++) {
+      const rehearsal = new Rehearsal(traced, old, seededChances(seed))
+      const tick = 48_000 + seed * 37
+      rehearsal.happen([
+        { tick, device: 'side', command: { do: 'program', input: 'in-2' } },
+        { tick, device: 'main', command: { do: 'program', input: 'in-1' } },
+      ])
+      const [watched] = watch(rehearsal, [END], 96_000)
+      const trees = [old, next].map(state => JSON.stringify(pictureAt(traced, state, END)))
+      const [wrong] = wrongFrames([watched!], [trees[0]!], [trees[1]!])
+      const wait = (device: string) => {
+        const { frame, phase } = rehearsal.clockOf(device)!
+        return ((((phase - tick) % frame) + frame) % frame) / frame
+      }
+      // The converter between them adds less than a tenth of a millisecond.
+      const link = (0.01 * 240) / 4800
+      const expected = Math.max(
+        0,
+        Math.ceil(rehearsal.delayFramesOf('side') + link + wait('side') - wait('main') - 1e-9),
+      )
+      expect(wrong?.frames ?? 0, `seed ${seed}`).toBe(expected)
+      counts.add(expected)
+    }
+    expect(counts.size).toBeGreaterThan(1)
+  })
+})
+
+describe('a planned take', () => {
+  it('sets the feeder first when it enters, and cuts the last first when it leaves', () => {
+    const traced = chain()
+    const on = base(traced, { program: { side: 'in-2', main: 'in-1' } })
+    const off = base(traced, { program: { side: 'in-1', main: 'in-2' } })
+    const order = (from: ShowState, to: ShowState) => {
+      const { kind, steps } = planTake(traced, from, to)
+      return [kind, ...steps.map(({ device }) => device)]
+    }
+    expect(order(off, on)).toEqual(['clean', 'side', 'main'])
+    expect(order(on, off)).toEqual(['clean', 'main', 'side'])
+    // Feeder source to feeder source while it is on air: its take alone.
+    expect(order(on, base(traced, { program: { side: 'in-1', main: 'in-1' } }))).toEqual(['clean', 'side'])
+    expect(planTake(traced, on, on)).toMatchObject({ kind: 'nothing', presses: 0 })
+  })
+  it('goes by a picture between where an overlay over the link must change with the picture under it', () => {
+    const plans = chain('switcher-8-hdmi 1080p50', 'switcher-8-hdmi 1080p50').plan
+    const overlays: Plan['overlays'] = { marks: { title: 'Marks', order: 1, kind: 'luma', fill: 'a' } }
+    const traced = tracedOf({ ...plans, overlays })
+    // From b on air by the link, to c on air with a, by the same link, keyed over it.
+    const old = base(traced, { program: { side: 'in-2', main: 'in-1' } })
+    const next = base(traced, { program: { side: 'in-1', main: 'in-2' }, keys: { main: { '1': 'marks' } } })
+    expect(planTake(traced, old, next)).toMatchObject({ kind: 'detour' })
+  })
+
+  const random = (seed: number) => {
+    let state = seed * 2654435761 + 1
+    return () => {
+      state = (Math.imul(state, 1664525) + 1013904223) >>> 0
+      return state / 4294967296
+    }
+  }
+  /** Chains of two or three switchers, in a row or side by side, with keys at any of them; two sinks. */
+  const wild = (seed: number): { traced: Traced; state: (n: number) => ShowState } => {
+    const r = random(seed)
+    const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
+    const deep = r() < 0.5
+    const third = r() < 0.6
+    const devices: Record<string, string> = {
+      side: 'switcher-8-hdmi 1080p50',
+      main: 'switcher-8-hdmi 1080p50',
+      hall: 'screen',
+      rec: 'recorder-hdmi',
+    }
+    const links: Record<string, string> = {
+      l: 'side.out-1 > main.in-1 hdmi-passive 1',
+      h: 'main.out-1 > hall.in hdmi-passive 5',
+      r: 'main.out-2 > rec.in hdmi-passive 2',
+    }
+    if (third) {
+      devices.far = 'switcher-4-strict 1080p50'
+      links.f = deep ? 'far.out-1 > side.in-1 hdmi-passive 1' : 'far.out-1 > main.in-2 hdmi-passive 1'
+    }
+    const switchers = ['side', 'main', ...(third ? ['far'] : [])]
+    const inputs: Record<string, string[]> = {
+      side: deep && third ? ['in-1'] : [],
+      main: third && !deep ? ['in-1', 'in-2'] : ['in-1'],
+      far: [],
+    }
+    let n = 0
+    for (const device of switchers)
+      for (let i = inputs[device]!.length; i < 3; i++) {
+        n++
+        devices[`s${n}`] = 'computer 1080p50'
+        links[`x${n}`] = `s${n}.hdmi-1 > ${device}.in-${i + 1} hdmi-passive 2`
+        inputs[device]!.push(`in-${i + 1}`)
+      }
+    const overlays: Plan['overlays'] = Object.fromEntries(
+      [1, 2].map(i => [
+        `o${i}`,
+        { title: `O${i}`, order: i, kind: pick(['luma', 'box'] as const), fill: `s${1 + Math.floor(r() * n)}` },
+      ]),
+    )
+    const written = plan({
+      devices,
+      links,
+      wants: { hall: 'program', rec: { feed: 'program', silent: true } },
+      overlays,
+    } as never)
+    const traced = tracedOf(written)
+    const state = (): ShowState =>
+      base(traced, {
+        program: Object.fromEntries(switchers.map(device => [device, pick(inputs[device]!)])),
+        keys: {
+          main: { ...(r() < 0.4 ? { '1': pick(['o1', 'o2']) } : {}), ...(r() < 0.3 ? { '2': 'o1' } : {}) },
+          side: r() < 0.2 ? { '1': 'o2' } : {},
+        },
+      })
+    return { traced, state }
+  }
+  it('shows nobody a wrong frame, whatever the phases and delays; a monitor that knows no plans watches', () => {
+    const kinds: Record<string, number> = {}
+    for (let seed = 1; seed <= (SOAK ? 2000 : 120); seed++) {
+      const { traced, state } = wild(seed)
+      const [old, next] = [state(0), state(1)]
+      const take = planTake(traced, old, next)
+      kinds[take.kind] = (kinds[take.kind] ?? 0) + 1
+      const sinks = judgedSinks(traced)
+      const trees = [old, next].map(one => sinks.map(end => JSON.stringify(pictureAt(traced, one, end))))
+      for (let phase = 0; phase < (SOAK ? 32 : 4); phase++) {
+        const rehearsal = new Rehearsal(traced, old, seededChances(seed * 100 + phase))
+        const happenings = happeningsOf(take, rehearsal, 48_000)
+        rehearsal.happen(happenings)
+        const end = (happenings.at(-1)?.tick ?? 48_000) + 96_000
+        const watched = watch(rehearsal, sinks, end)
+        // It ends where it was to.
+        watched.forEach(({ frames }, i) => expect(frames.at(-1), `seed ${seed}`).toBe(trees[1]![i]))
+        if (take.kind !== 'detour') expect(wrongFrames(watched, trees[0]!, trees[1]!), `seed ${seed}`).toEqual([])
+      }
+    }
+    expect(kinds.clean).toBeGreaterThan(50)
+    expect(kinds.detour).toBeGreaterThan(2)
+  }, 600_000)
+  it('catches the same pressed at once, or in the wrong order', () => {
+    let caught = 0
+    for (let seed = 1; seed <= 60; seed++) {
+      const { traced, state } = wild(seed)
+      const [old, next] = [state(0), state(1)]
+      const take = planTake(traced, old, next)
+      if (take.kind !== 'clean' || take.steps.length < 2) continue
+      const sinks = judgedSinks(traced)
+      const trees = [old, next].map(one => sinks.map(end => JSON.stringify(pictureAt(traced, one, end))))
+      const rehearsal = new Rehearsal(traced, old, seededChances(seed))
+      const wrongOrder = take.steps
+        .toReversed()
+        .flatMap(({ happenings }, i) => happenings.map(one => ({ ...one, tick: 48_000 + i * 24_000 }) as Happening))
+      rehearsal.happen(wrongOrder)
+      if (wrongFrames(watch(rehearsal, sinks, 240_000), trees[0]!, trees[1]!).length) caught++
+    }
+    expect(caught).toBeGreaterThan(10)
+  })
+})

@@ -1,0 +1,277 @@
+import { mixOf } from '#core/catalog'
+import { type Traced, isSwitcher } from '#core/chain'
+import { BLACK, type LinkEnd, type Look, OFF, type Want, own } from '#core/document'
+import { TICKS_PER_MS } from './clock'
+import { pictureAt } from './compose'
+import type { Command } from './machine'
+import type { Happening, Rehearsal } from './rehearsal'
+import { type ShowState, taken } from './state'
+
+/** One thing that must become otherwise, as a patch of the chain, and what is done for it. */
+interface Act {
+  readonly device: string
+  readonly patch: Omit<Look, 'title' | 'order'>
+  readonly command: Command | undefined
+  readonly content?: NonNullable<Look['contents']>[string]
+}
+
+export interface TakeStep {
+  readonly device: string
+  /** Acts of one switcher that are seen in one frame, or what a source is to show. */
+  readonly happenings: readonly (
+    Omit<Extract<Happening, { command: Command }>, 'tick'> | Omit<Extract<Happening, { content: string }>, 'tick'>
+  )[]
+  /** How the chain stands after it. */
+  readonly state: ShowState
+  /** Sinks that change with it. */
+  readonly changes: readonly string[]
+}
+
+export interface Take {
+  /** `clean`: every sink goes from the old picture to the new one and shows nothing else. `detour`: by a picture between. */
+  readonly kind: 'clean' | 'detour' | 'nothing'
+  readonly steps: readonly TakeStep[]
+  readonly presses: number
+  /** What is seen on the way of a detour: an input, or black. */
+  readonly cover?: string
+}
+
+/** A sink whose pictures somebody watches or keeps: by the input that is fed. */
+export function judgedSinks({ plan, runs }: Traced): LinkEnd[] {
+  const isInner = ({ feed }: Want) => feed === 'multiview' || feed === 'preview'
+  return Object.values(plan.wants)
+    .filter(want => !isInner(want))
+    .flatMap(({ sink }) => runs.find(({ beside, lit, end }) => !beside && lit && end?.device === sink)?.end ?? [])
+}
+
+const treesOf = (traced: Traced, sinks: readonly LinkEnd[], state: ShowState): string[] =>
+  sinks.map(end => JSON.stringify(pictureAt(traced, state, end)))
+
+/** What two states differ in, act by act. */
+function actsBetween(traced: Traced, old: ShowState, next: ShowState): Act[] {
+  const acts: Act[] = []
+  for (const [device, mix] of Object.entries(next.mixers)) {
+    const was = own(old.mixers, device)
+    if (!was) continue
+    if (mix.program !== was.program && mix.program !== undefined)
+      acts.push({
+        device,
+        patch: { program: { [device]: mix.program } },
+        command: { do: 'program', input: mix.program },
+      })
+    for (const keyer of new Set([...Object.keys(mix.keys), ...Object.keys(was.keys)])) {
+      const overlay = own(mix.keys, keyer)
+      if (overlay !== own(was.keys, keyer))
+        acts.push({
+          device,
+          patch: { keys: { [device]: { [keyer]: overlay ?? OFF } } },
+          command: { do: 'key', keyer, overlay },
+        })
+    }
+    if (mix.faded !== was.faded)
+      acts.push({
+        device,
+        patch: { faded: { [device]: mix.faded } },
+        command: { do: 'fade', to: mix.faded, frames: 1 },
+      })
+    for (const [port, feed] of Object.entries(own(next.outputs, device) ?? {}))
+      if (feed !== own(own(old.outputs, device), port))
+        acts.push({ device, patch: { outputs: { [device]: { [port]: feed } } }, command: { do: 'output', port, feed } })
+  }
+  for (const [device, content] of Object.entries(next.contents))
+    if (content !== own(old.contents, device))
+      acts.push({ device, patch: { contents: { [device]: content } }, command: undefined, content })
+  return acts.filter(({ device }) => traced.chain.nodes.has(device))
+}
+
+const applied = (state: ShowState, acts: readonly Act[]): ShowState =>
+  acts.reduce((now, { patch }) => taken(now, { title: '', order: 0, ...patch }), state)
+
+/** The most acts whose every order is tried; above it, the acts of one device go together. */
+const MOST_ACTS = 12
+
+/**
+ * The steps that lead from one settled state to another so that every judged sink goes from its old picture straight to
+ * its new one: each step is seen in one frame of one switcher, and the next follows when it has arrived everywhere. The
+ * fewest steps; where no order is clean, by a picture between that the last switchers hold meanwhile.
+ */
+export function planTake(traced: Traced, old: ShowState, next: ShowState): Take {
+  const acts = actsBetween(traced, old, next)
+  if (acts.length === 0) return { kind: 'nothing', steps: [], presses: 0 }
+  const sinks = judgedSinks(traced)
+  const [from, to] = [treesOf(traced, sinks, old), treesOf(traced, sinks, next)]
+  const order = clean(traced, old, acts, sinks, from, to)
+  if (order) return told('clean', traced, old, sinks, order)
+  return detour(traced, old, next, acts, sinks)
+}
+
+/** Breadth first over the sets of acts that are done; undefined where no order is clean. */
+function clean(
+  traced: Traced,
+  old: ShowState,
+  acts: readonly Act[],
+  sinks: readonly LinkEnd[],
+  from: readonly string[],
+  to: readonly string[],
+): Act[][] | undefined {
+  const whole = (1 << acts.length) - 1
+  const groups = groupsOf(acts)
+  const trees = new Map<number, readonly string[]>()
+  const seenAt = (mask: number) => {
+    const known = trees.get(mask)
+    if (known) return known
+    const made = treesOf(
+      traced,
+      sinks,
+      applied(
+        old,
+        acts.filter((_, i) => mask & (1 << i)),
+      ),
+    )
+    trees.set(mask, made)
+    return made
+  }
+  const allowed = (before: readonly string[], after: readonly string[]) =>
+    sinks.every((_, i) => after[i] === before[i] || (before[i] === from[i] && after[i] === to[i]))
+  const came = new Map<number, { from: number; group: number }>([[0, { from: -1, group: 0 }]])
+  const queue = [0]
+  for (let mask = queue.shift(); mask !== undefined; mask = queue.shift()) {
+    if (mask === whole) {
+      const steps: Act[][] = []
+      for (let at = mask; at !== 0; at = came.get(at)!.from)
+        steps.unshift(acts.filter((_, i) => came.get(at)!.group & (1 << i)))
+      return steps
+    }
+    for (const group of groups) {
+      const now = group & ~mask
+      const after = mask | now
+      if (now === 0 || came.has(after) || !allowed(seenAt(mask), seenAt(after))) continue
+      came.set(after, { from: mask, group: now })
+      queue.push(after)
+    }
+  }
+  return undefined
+}
+
+/** Sets of acts of one device: all together first, then every part of them. */
+function groupsOf(acts: readonly Act[]): number[] {
+  const byDevice = new Map<string, number[]>()
+  acts.forEach(({ device }, i) => byDevice.set(device, [...(byDevice.get(device) ?? []), i]))
+  return [...byDevice.values()].flatMap(mine => {
+    const all = mine.reduce((mask, i) => mask | (1 << i), 0)
+    if (acts.length > MOST_ACTS || mine.length > 6) return [all]
+    const parts: number[] = []
+    for (let part = all; part > 0; part = (part - 1) & all) parts.push(part)
+    return parts
+  })
+}
+
+function told(
+  kind: Take['kind'],
+  traced: Traced,
+  old: ShowState,
+  sinks: readonly LinkEnd[],
+  steps: readonly (readonly Act[])[],
+  cover?: string,
+): Take {
+  let state = old
+  const list = steps.map((acts): TakeStep => {
+    const before = treesOf(traced, sinks, state)
+    state = applied(state, acts)
+    const after = treesOf(traced, sinks, state)
+    const { device } = acts[0]!
+    const commands = acts.flatMap(({ command }) => command ?? [])
+    return {
+      device,
+      happenings: [
+        ...(commands.length
+          ? [{ device, command: commands.length === 1 ? commands[0]! : { do: 'all' as const, commands } }]
+          : []),
+        ...acts.flatMap(({ content }) => (content ? [{ device, content }] : [])),
+      ],
+      state,
+      changes: [...new Set(sinks.filter((_, i) => before[i] !== after[i]).map(end => end.device))],
+    }
+  })
+  return {
+    kind,
+    steps: list,
+    presses: steps.reduce((sum, acts) => sum + acts.length, 0),
+    ...(cover === undefined ? {} : { cover }),
+  }
+}
+
+/** The switchers that sinks hang on hold a picture that needs no feeder, then all else changes, then they go on. */
+function detour(
+  traced: Traced,
+  old: ShowState,
+  next: ShowState,
+  acts: readonly Act[],
+  sinks: readonly LinkEnd[],
+): Take {
+  const last = new Set(
+    sinks.flatMap(end => {
+      const origin = traced.runs.find(
+        run => !run.beside && run.end?.device === end.device && run.end.port === end.port,
+      )?.origin
+      const node = origin && traced.chain.nodes.get(origin.device)
+      return node && isSwitcher(node) ? [node.id] : []
+    }),
+  )
+  const covers = [...last].map((device): Act => {
+    const input = coverOf(traced, device)
+    const keys = Object.fromEntries(Object.keys(own(old.mixers, device)!.keys).map(keyer => [keyer, OFF]))
+    const commands: Command[] = [
+      { do: 'program', input },
+      ...Object.keys(keys).map((keyer): Command => ({ do: 'key', keyer, overlay: undefined })),
+    ]
+    return {
+      device,
+      patch: { program: { [device]: input }, ...(Object.keys(keys).length ? { keys: { [device]: keys } } : {}) },
+      command: { do: 'all', commands },
+    }
+  })
+  const covered = applied(old, covers)
+  const back = actsBetween(traced, covered, next)
+  const behind = back.filter(({ device }) => !last.has(device))
+  const byDevice = (list: readonly Act[]) =>
+    [...new Set(list.map(({ device }) => device))].map(device => list.filter(act => act.device === device))
+  const steps = [
+    ...covers.map(act => [act]),
+    ...byDevice(behind),
+    ...byDevice(back.filter(({ device }) => last.has(device))),
+  ]
+  return told('detour', traced, old, sinks, steps, [...last].map(device => coverOf(traced, device)).join(', '))
+}
+
+/** The safe shot where it has an input of its own there; else any camera's; else black. */
+function coverOf(traced: Traced, device: string): string {
+  const straight = traced.runs.filter(
+    ({ beside, lit, end, origin }) =>
+      !beside &&
+      lit &&
+      end?.device === device &&
+      origin &&
+      traced.chain.nodes.get(origin.device)!.model.role === 'source',
+  )
+  const safe = straight.find(({ origin }) => traced.chain.nodes.get(origin!.device)!.device.shot === 'safe')
+  return (
+    (safe ?? straight.find(({ origin }) => traced.chain.nodes.get(origin!.device)!.device.shot))?.end!.port ?? BLACK
+  )
+}
+
+/** The longest that a press takes to be done at a switcher, ms: the slowest of its surfaces, twice over. */
+const latencyMs = (traced: Traced, device: string): number =>
+  2 * Math.max(0, ...(mixOf(traced.chain.nodes.get(device)!.model)?.surfaces ?? []).map(surface => surface.latencyMs))
+
+/** The steps as happenings of a run that begins at a tick: each when the one before has arrived everywhere. */
+export function happeningsOf(take: Take, rehearsal: Rehearsal, tick: number): Happening[] {
+  let at = tick
+  return take.steps.flatMap(({ device, happenings }) => {
+    const here = happenings.map((one): Happening => ({ ...one, tick: at }) as Happening)
+    if (rehearsal.clockOf(device))
+      at += rehearsal.settleTicks(device) + Math.round(latencyMs(rehearsal.traced, device) * TICKS_PER_MS)
+    else at += TICKS_PER_MS * 500
+    return here
+  })
+}
