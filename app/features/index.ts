@@ -9,6 +9,7 @@ import { screen as overlays } from './keys/screen'
 import { screen as papers } from './paper/screen'
 import { screen as patch } from './patch/screen'
 import { screen as power } from './power/screen'
+import { screen as rehearse } from './rehearsal/screen'
 import { screen as runs } from './runs/screen'
 import { screen as sound } from './sound/screen'
 import { screen as standard } from './standard/screen'
@@ -29,5 +30,6 @@ export const SCREENS: readonly Screen[] = [
   whatif,
   inside,
   power,
+  rehearse,
   papers,
 ]

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { SCREENS } from '~/features'
+import { rehearsing } from '~/features/rehearsal/running'
 import { useLook } from '~/shell/look'
 import { lastOf } from '~/shell/place'
 import { STEPS, type Screen } from '~/shell/screens'
@@ -41,6 +42,12 @@ const steps = STEPS.map((step, i) => ({ ...step, figure: i + 1 })).filter(({ id 
         >{{ title }}</NuxtLink
       >
     </nav>
+    <NuxtLink
+      v-if="rehearsing && base.endsWith(rehearsing) && screen.id !== 'rehearse'"
+      class="small on-air"
+      :to="`${base}/rehearse`"
+      >rehearsal runs</NuxtLink
+    >
     <span class="small quiet saving" role="status">{{
       store.saving === 'saved' && store.aside.length ? `${store.aside.length} not saved` : SAVING[store.saving]
     }}</span>
@@ -74,6 +81,15 @@ const steps = STEPS.map((step, i) => ({ ...step, figure: i + 1 })).filter(({ id 
   height: 32px;
   border-radius: 4px;
   margin-right: 4px;
+}
+.on-air {
+  background: var(--plate);
+  color: var(--ground);
+  border-radius: 3px;
+  padding: 0 8px;
+  font-weight: 650;
+  text-decoration: none;
+  white-space: nowrap;
 }
 .name {
   max-width: 240px;

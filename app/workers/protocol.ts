@@ -1,11 +1,12 @@
-import type { Edit, Plan } from '#core/document'
+import type { Edit, Look, Plan } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Board } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
+import type { Now, Planned, Stage, Target } from '#core/features/rehearsal'
 import type { Finding, Verdict } from '#core/kernel'
 import type { Scene } from '#core/picture'
-import type { Picture } from '#core/run'
+import type { Command, Picture } from '#core/run'
 import type { Stretch, Units } from '#core/words'
 
 /** A finding with its sentence in the units that people measure in, and the screen that shows where it stands. */
@@ -66,4 +67,26 @@ export interface Painter {
     height: number,
     frame?: number,
   ): Uint8ClampedArray
+}
+
+/** A picture that a screen of the rehearsal wants: of a source, or of a sink by its place among the sinks. */
+export interface Wanted {
+  readonly source?: string
+  readonly sink?: number
+  readonly width: number
+  /** Drawn anew only every so many frames. */
+  readonly still?: number
+  /** The tick of a picture that is past. */
+  readonly at?: number
+}
+
+/** The worker in which a chain runs. */
+export interface Rehearser {
+  open(plan: Plan, moment: number, seed: number): Stage
+  press(device: string, command: Command, tick: number): void
+  take(target: Target, tick: number, mix: number): boolean
+  plan(target: Target): Planned | undefined
+  look(tick: number): Now | undefined
+  asLook(title: string, order: number): Look | undefined
+  draw(wanted: readonly Wanted[], tick: number): Uint8ClampedArray[]
 }

@@ -4,7 +4,7 @@ import { type Content, type LinkEnd, own } from '#core/document'
 import { type Clock, TICKS_PER_MS, boundary, frameAt, frameTicks, seenFrom } from './clock'
 import { type Picture, pictureAt, runInto } from './compose'
 import { type Command, type Machine, advanced, commanded, isSettled, machineOf, seenIn } from './machine'
-import { type Seeing, type ShowState, mixerNodes } from './state'
+import { type MixState, type Seeing, type ShowState, mixerNodes } from './state'
 
 /** Something that happens in a run, at a tick: a command to a switcher, or what a source shows from then on. */
 export type Happening =
@@ -135,12 +135,6 @@ export class Rehearsal {
     return list[low]!.machine
   }
 
-  /** The machine in the frame that is under way at a tick: what a panel shows. */
-  machineAt(device: string, tick: number): Machine | undefined {
-    const place = this.places.get(device)
-    return place && this.machineIn(device, frameAt(place.clock, tick))
-  }
-
   /** What an input shows at a tick. */
   seen(end: LinkEnd, tick: number): Picture {
     return pictureAt(this.traced, this.seeing(tick - this.linkTicks(end)), end)
@@ -206,6 +200,32 @@ export class Rehearsal {
       most = Math.max(most, this.linkTicks(end) + behind)
     }
     return (this.delayFramesOf(device) + 2) * clock.frame + most
+  }
+
+  /** How many happenings were taken. */
+  get count(): number {
+    return this.taken
+  }
+
+  /** What a switcher does in the frame that is under way at a tick. */
+  stateAt(device: string, tick: number): MixState {
+    const frame = frameAt(this.places.get(device)!.clock, tick)
+    return seenIn(this.machineIn(device, frame)!, frame)
+  }
+
+  /** The state to which everything comes to rest, if nothing more happens. */
+  settled(): ShowState {
+    const mixers = Object.fromEntries(
+      [...this.places].map(([device]) => {
+        const { program, preview, keys, faded } = seenIn(this.history.get(device)!.at(-1)!.machine, Infinity)
+        return [device, { program, preview, keys, faded }]
+      }),
+    )
+    const contents = Object.fromEntries([...this.contents].map(([device, list]) => [device, list.at(-1)!.content]))
+    const outputs = Object.fromEntries(
+      [...this.places].map(([device]) => [device, this.history.get(device)!.at(-1)!.machine.outputs]),
+    )
+    return { ...this.start, mixers, outputs, contents: { ...this.start.contents, ...contents } }
   }
 
   /** Nothing is on its way in any switcher at a tick. */

@@ -2,8 +2,7 @@ import { carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Plan, own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
-import { type Moment, type Picture, type ShowState, momentsOf, pictureAt, runInto, shownIn } from '#core/run'
-import { listWords } from '#core/words'
+import { type Moment, type Picture, type ShowState, momentsOf, pictureAt, isDark, runInto, wordsOf } from '#core/run'
 
 /** A screen, recorder, encoder or capture, by the input that is fed. */
 export interface Audience {
@@ -112,10 +111,6 @@ const sourcesThat = ({ chain }: Traced, which: (node: DeviceNode) => boolean): {
     .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
     .map(({ id, device }) => ({ device: id, name: device.name }))
 
-/** Nothing comes, or what is at the bottom of it does not. */
-export const isDark = (picture: Picture): boolean =>
-  picture.of === 'none' || (picture.of === 'mix' && isDark(picture.layers[0]!.picture))
-
 function audiencesOf(traced: Traced): Audience[] {
   const { chain, plan } = traced
   return [...chain.nodes.values()]
@@ -166,22 +161,6 @@ function instantOf(plan: Plan, { segment, cue, look, state }: Moment): Instant {
     contents: state.contents,
     presets: state.presets,
   }
-}
-
-/** "Close camera with Names over it"; of tiles how many; of nothing that. */
-export function wordsOf(traced: Traced, picture: Picture): string {
-  const name = (id: string) => traced.chain.nodes.get(id)?.device.name ?? id
-  if (picture.of === 'none') return 'dark'
-  if (picture.of === 'black') return 'black'
-  if (picture.of === 'loop') return `${name(picture.device)} shows itself`
-  if (picture.of === 'tiles') return `${picture.tiles.length} tiles`
-  if (picture.of === 'source') return name(picture.device) + (picture.content ? `, ${picture.content}` : '')
-  const [background, ...keys] = picture.layers
-  const shown = shownIn(background!.picture)
-  const base = background!.picture.of === 'mix' ? wordsOf(traced, background!.picture) : undefined
-  const words = base ?? (shown.length ? name(shown[0]!.device) : wordsOf(traced, background!.picture))
-  const over = keys.map(({ overlay }) => own(traced.plan.overlays, overlay)?.title ?? 'a key')
-  return over.length ? `${words} with ${listWords(over)}` : words
 }
 
 function mixersOf(traced: Traced): Mixer[] {

@@ -1,0 +1,130 @@
+import { type Remote, wrap } from 'comlink'
+import { acceptHMRUpdate, defineStore } from 'pinia'
+import { computed, ref, shallowRef, toRaw } from 'vue'
+import type { Plan } from '#core/document'
+import type { Now, Planned, Stage, Target } from '#core/features/rehearsal'
+import { type Command, TICKS_PER_S } from '#core/run'
+import type { Rehearser } from '~/workers/protocol'
+
+/** How often what is seen is asked anew, ms. */
+const BEAT_MS = 20
+
+/**
+ * The show that is rehearsed. It goes on while other screens are open: what is seen follows from the log and the clock,
+ * so nothing is missed while nobody looks.
+ */
+export const useRehearsal = defineStore('rehearsal', () => {
+  let remote: Remote<Rehearser> | undefined
+  let began = 0
+  let held = 0
+  const running = ref(false)
+  const stage = shallowRef<Stage>()
+  const now = shallowRef<Now>()
+  const planned = shallowRef<Planned>()
+  const next = ref<Target>()
+  const mix = ref(1)
+  const moment = ref(0)
+  /** Of which plan, and of which version of it. */
+  const of = shallowRef<{ readonly name: string; readonly version: number }>()
+  let seed = 1
+  let timer: ReturnType<typeof setInterval> | undefined
+  let asking = false
+
+  const tick = (): number =>
+    running.value ? held + Math.round(((performance.now() - began) / 1000) * TICKS_PER_S) : held
+
+  async function open(name: string, version: number, plan: Plan, at = 0): Promise<void> {
+    remote ??= wrap<Rehearser>(
+      new Worker(new URL('../../workers/rehearse.worker.ts', import.meta.url), { type: 'module', name: 'rehearse' }),
+    )
+    moment.value = at
+    next.value = undefined
+    planned.value = undefined
+    seed++
+    stage.value = await remote.open(toRaw(plan), at, seed)
+    of.value = { name, version }
+    held = 0
+    began = performance.now()
+    running.value = true
+    now.value = undefined
+    clearInterval(timer)
+    timer = setInterval(() => void beat(), BEAT_MS)
+    await beat()
+  }
+
+  async function beat(): Promise<void> {
+    if (asking || !remote) return
+    asking = true
+    try {
+      now.value = (await remote.look(tick())) ?? now.value
+    } finally {
+      asking = false
+    }
+  }
+
+  function stop(): void {
+    if (!running.value) return
+    held = tick()
+    running.value = false
+  }
+  function go(): void {
+    if (running.value) return
+    began = performance.now()
+    running.value = true
+  }
+  /** One frame on, while it stands. */
+  function step(): void {
+    stop()
+    held += stage.value?.frame ?? 4800
+    void beat()
+  }
+  function close(): void {
+    clearInterval(timer)
+    running.value = false
+    stage.value = undefined
+    now.value = undefined
+    of.value = undefined
+  }
+
+  async function choose(target: Target | undefined): Promise<void> {
+    next.value = target
+    planned.value = target && (await remote?.plan(toRaw(target)))
+  }
+  async function take(target: Target, frames = mix.value): Promise<void> {
+    go()
+    await remote?.take(toRaw(target), tick(), frames)
+    if (next.value === target) await choose(undefined)
+    else if (next.value) await choose(next.value)
+  }
+  async function press(device: string, command: Command): Promise<void> {
+    go()
+    await remote?.press(device, command, tick())
+    if (next.value) await choose(next.value)
+  }
+
+  return {
+    stage,
+    now,
+    running,
+    planned,
+    next,
+    mix,
+    moment,
+    of,
+    open,
+    stop,
+    go,
+    step,
+    close,
+    choose,
+    take,
+    press,
+    tick,
+    asLook: (title: string, order: number) => remote?.asLook(title, order),
+    draw: (wanted: Parameters<Rehearser['draw']>[0], at: number) => remote?.draw(wanted, at),
+    /** It runs somewhere: the header says so. */
+    goesOn: computed(() => stage.value !== undefined && running.value),
+  }
+})
+
+if (import.meta.hot) import.meta.hot.accept(acceptHMRUpdate(useRehearsal, import.meta.hot))

@@ -1,0 +1,92 @@
+import { mixOf } from '#core/catalog'
+import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
+import { type LinkEnd, own } from '#core/document'
+import { fillInput, linkTo, runInto, shownIn, type Picture } from './compose'
+import { type ShowState, taken } from './state'
+
+/** The inputs by which a source comes to a switcher's program: of that switcher, and of each feeder on the way. */
+export function routeTo(
+  traced: Traced,
+  last: DeviceNode,
+  source: string,
+): Readonly<Record<string, string>> | undefined {
+  const route: Record<string, string> = {}
+  let node: DeviceNode | undefined = last
+  while (node) {
+    if (own(route, node.id) !== undefined) return undefined
+    const port = fillInput(traced, node, source)
+    if (port === undefined) return undefined
+    route[node.id] = port
+    const end: LinkEnd = { device: node.id, port }
+    const origin = runInto(traced, end)?.origin
+    if (origin?.device === source) return route
+    const feeder = linkTo(traced, end, source)
+    const next: DeviceNode | undefined = feeder === undefined ? undefined : traced.chain.nodes.get(feeder)
+    node = next && isSwitcher(next) ? next : undefined
+  }
+  return undefined
+}
+
+/** The state in which a source is on the program of the last switcher that it reaches, all else as it is. */
+export function showing(traced: Traced, state: ShowState, source: string): ShowState | undefined {
+  for (const node of lastSwitchers(traced)) {
+    const route = routeTo(traced, node, source)
+    if (route) return taken(state, { title: '', order: 0, program: route })
+  }
+  return undefined
+}
+
+/** The state with an overlay in a keyer that can cut it out, or without it where it is lit; undefined where none can. */
+export function withOverlay(
+  traced: Traced,
+  state: ShowState,
+  id: string,
+  at: string,
+  keyer: string,
+): ShowState | undefined {
+  const overlay = own(traced.plan.overlays, id)
+  const node = traced.chain.nodes.get(at)
+  if (!overlay || !node) return undefined
+  const there = own(state.mixers, at)?.keys ?? {}
+  const lit = Object.entries(there).find(([, other]) => other === id)
+  if (lit) return taken(state, { title: '', order: 0, keys: { [at]: { [lit[0]]: 'off' } } })
+  const fits = mixOf(node.model)?.keyers[Number(keyer) - 1]?.kinds.includes(overlay.kind)
+  return fits ? taken(state, { title: '', order: 0, keys: { [at]: { [keyer]: id } } }) : undefined
+}
+
+/** The safe shot on air, without overlays and not faded: what one key leads to from any state. */
+export const safeState = (traced: Traced, state: ShowState): ShowState | undefined => {
+  const safe = [...traced.chain.nodes.values()].find(
+    ({ model, device }) => model.role === 'source' && device.shot === 'safe',
+  )
+  if (!safe) return undefined
+  const bare = Object.fromEntries(
+    Object.entries(state.mixers).map(([device, { keys }]) => [
+      device,
+      Object.fromEntries(Object.keys(keys).map(keyer => [keyer, 'off'])),
+    ]),
+  )
+  const plain = taken(state, {
+    title: '',
+    order: 0,
+    keys: bare,
+    faded: Object.fromEntries(Object.keys(state.mixers).map(device => [device, false])),
+  })
+  return showing(traced, plain, safe.id)
+}
+
+/** Sources that a picture shows on air, and those of them that lie over it. */
+export function tallyOf(pictures: readonly Picture[]): {
+  readonly onAir: ReadonlySet<string>
+  readonly over: ReadonlySet<string>
+} {
+  const onAir = new Set<string>()
+  const over = new Set<string>()
+  for (const picture of pictures)
+    for (const { device, as } of shownIn(picture)) {
+      if (as === 'tile') continue
+      onAir.add(device)
+      if (as === 'key') over.add(device)
+    }
+  return { onAir, over }
+}
