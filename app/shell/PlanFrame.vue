@@ -12,6 +12,7 @@ import { usePlanStore } from '~/plan/store'
 import { SCREENS } from '~/features'
 import { besides, lastOf, remember, screenOf, screensOf } from '~/shell/place'
 import { footOf, STEPS, type FootKey } from '~/shell/screens'
+import { isTyped } from '~/ui/keys'
 
 /** What every screen of a plan stands in: header, verdict, foot, the keys that work everywhere, and the questions that may come up. */
 const props = defineProps<{
@@ -156,7 +157,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     toStep(event)
     return
   }
-  if (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]')) return
+  if (isTyped(event)) return
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
   const acts: Record<string, () => void> =
     event.ctrlKey || event.metaKey

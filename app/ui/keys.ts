@@ -12,3 +12,10 @@ export function useIdleKeys(handle: (event: KeyboardEvent) => void): void {
     if (idle && !selection.dialog && !event.ctrlKey && !event.metaKey && !event.altKey) handle(event)
   })
 }
+
+/** The key belongs to a field in which something is typed or chosen; of a box to tick that is the space bar alone. */
+export function isTyped({ target, key }: KeyboardEvent): boolean {
+  if (!(target instanceof HTMLElement)) return false
+  if (target instanceof HTMLInputElement && (target.type === 'checkbox' || target.type === 'radio')) return key === ' '
+  return target.closest('input, textarea, select, [contenteditable]') !== null
+}

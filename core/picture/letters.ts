@@ -46,6 +46,7 @@ const ROWS: Readonly<Record<string, string>> = {
   '+': '0004041f040400',
   '%': '18190204081303',
   '(': '02040808080402',
+  "'": '04040800000000',
   ')': '08040202020408',
 }
 const ROW_COUNT = 7
@@ -59,6 +60,7 @@ export const wordWidth = (words: string, height: number): number =>
 export function write(to: Pixels, words: string, x: number, y: number, height: number, colour: Colour): void {
   const dot = height / ROW_COUNT
   const plainWords = words
+    .replaceAll('\u2019', "'")
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .toUpperCase()

@@ -11,6 +11,7 @@ import FindingList from '~/ui/FindingList.vue'
 import SeenPicture from '~/ui/SeenPicture.vue'
 import { decimal } from '~/ui/typed'
 import { type Seeking, seekKeyers } from '~/workers/solver'
+import { isTyped } from '~/ui/keys'
 
 /** What is laid over pictures: its source, how it is cut out, where it lies, when, and which keyer it gets. */
 const store = usePlanStore()
@@ -182,7 +183,7 @@ function step(by: number): void {
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready')
     return
-  if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea')) return
+  if (isTyped(event)) return
   const acts: Record<string, (() => void) | undefined> = event.shiftKey
     ? {
         ArrowUp: () => nudge(0, -1),
@@ -234,7 +235,7 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
     </div>
     <div v-else class="overlays">
       <ul class="list" role="listbox" aria-label="Overlays">
-        <li v-for="one in all.rows" :key="one.id">
+        <li v-for="one in all.rows" role="none" :key="one.id">
           <button
             type="button"
             role="option"

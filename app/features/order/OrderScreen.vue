@@ -9,6 +9,7 @@ import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
 import FindingList from '~/ui/FindingList.vue'
 import SegmentPanel from './SegmentPanel.vue'
+import { isTyped } from '~/ui/keys'
 
 /** The show as its segments, and which sources each of them uses. */
 const store = usePlanStore()
@@ -119,7 +120,7 @@ async function shift(by: -1 | 1): Promise<void> {
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || selection.dialog || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea')) return
+  if (isTyped(event)) return
   const move = (down: number, right: number) => () => {
     row.value = Math.max(0, Math.min(segments.value.length - 1, row.value + down))
     column.value = Math.max(0, Math.min(sources.value.length - 1, column.value + right))

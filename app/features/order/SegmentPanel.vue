@@ -227,6 +227,7 @@ defineExpose({ addCue })
           ><span>Look</span>
           <select
             class="pick"
+            aria-label="Look of the cue"
             :value="cue.look ?? ''"
             @change="
               event => ofCue(id, 'look', valueIn(event), `Take ${plan.looks[valueIn(event)]?.title ?? 'no look'}`)

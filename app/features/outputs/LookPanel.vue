@@ -47,6 +47,7 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
       <select
         class="pick"
         :class="{ named: look?.program?.[mixer.device] !== undefined }"
+        :aria-label="`On air at ${mixer.name}`"
         :value="look?.program?.[mixer.device] ?? ''"
         @change="
           event =>
@@ -75,6 +76,7 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
       <select
         class="pick"
         :class="{ named: look?.keys?.[mixer.device]?.[keyer.number] !== undefined }"
+        :aria-label="`${keyer.title} of ${mixer.name}`"
         :value="look?.keys?.[mixer.device]?.[keyer.number] ?? ''"
         @change="
           event =>
@@ -103,6 +105,7 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
       <select
         class="pick"
         :class="{ named: look?.faded?.[mixer.device] !== undefined }"
+        :aria-label="`${mixer.name} faded`"
         :value="look?.faded?.[mixer.device] === undefined ? '' : String(look.faded[mixer.device])"
         @change="
           event =>
@@ -131,6 +134,7 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
         <select
           class="pick"
           :class="{ named: look?.outputs?.[mixer.device]?.[out.port] !== undefined }"
+          :aria-label="`${mixer.name} ${out.name}`"
           :value="look?.outputs?.[mixer.device]?.[out.port] ?? ''"
           @change="
             event => set(['outputs', mixer.device, out.port], valueIn(event), `${out.name} carries ${valueIn(event)}`)
@@ -155,6 +159,7 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
       <select
         class="pick"
         :class="{ named: look?.contents?.[one.device] !== undefined }"
+        :aria-label="`What ${one.name} shows`"
         :value="look?.contents?.[one.device] ?? ''"
         @change="event => set(['contents', one.device], valueIn(event), `${one.name} shows ${valueIn(event)}`)"
       >

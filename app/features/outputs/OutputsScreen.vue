@@ -10,6 +10,7 @@ import LookPanel from './LookPanel.vue'
 import FindingList from '~/ui/FindingList.vue'
 import SeenPicture from '~/ui/SeenPicture.vue'
 import { dropEdits, instantName, lookEdits, momentEdits } from '~/plan/looks'
+import { isTyped } from '~/ui/keys'
 
 /** Who sees what, by picture: audiences against the moments of the show; the chosen one's look is set beside it. */
 const store = usePlanStore()
@@ -53,8 +54,12 @@ const shared = computed(() =>
     : (seen.value?.instants ?? []).filter(one => one !== instant.value && one.look === instant.value!.look),
 )
 const findings = computed(() => {
-  const mine = (store.report?.findings ?? []).filter(({ screen }) => screen === 'outputs')
-  const here = (one: (typeof mine)[number]) => one.at.on === 'look' && one.at.look === instant.value?.look
+  const lit = new Set(Object.values(instant.value?.mixers ?? {}).flatMap(({ keys }) => Object.values(keys)))
+  const mine = (store.report?.findings ?? []).filter(
+    ({ screen, at }) => screen === 'outputs' || (at.on === 'overlay' && lit.has(at.overlay)),
+  )
+  const here = (one: (typeof mine)[number]) =>
+    (one.at.on === 'look' && one.at.look === instant.value?.look) || one.at.on === 'overlay'
   return [...mine.filter(here), ...mine.filter(one => !here(one))]
 })
 /** Segments with the moments that stand in each. */
@@ -152,7 +157,7 @@ const looks = computed(() =>
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready')
     return
-  if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea')) return
+  if (isTyped(event)) return
   const move = (down: number, right: number) => () => {
     row.value = Math.max(0, Math.min((seen.value?.audiences.length ?? 1) - 1, row.value + down))
     column.value = Math.max(0, Math.min((seen.value?.instants.length ?? 1) - 1, column.value + right))

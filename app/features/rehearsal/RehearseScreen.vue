@@ -12,6 +12,7 @@ import type { Wanted } from '~/workers/protocol'
 import LiveCanvas from './LiveCanvas.vue'
 import { rehearsing } from './running'
 import { useRehearsal } from './store'
+import { isTyped } from '~/ui/keys'
 
 /** The show runs: pictures are the controls, light runs from what is on air to who sees it, and time is kept. */
 const store = usePlanStore()
@@ -255,7 +256,7 @@ async function keep(title: string): Promise<void> {
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready')
     return
-  if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea')) return
+  if (isTyped(event)) return
   const figure = Number(/^Digit(\d)$/.exec(event.code)?.[1] ?? NaN)
   const acts: Record<string, (() => void) | undefined> = {
     ' ': () => void take(event.shiftKey ? 1 : undefined),
@@ -301,7 +302,7 @@ const base = computed(() => `/shows/${here.value}`)
       <label class="small"
         >From
         <select
-          class="pick small"
+          class="pick small from"
           :value="live.moment"
           @change="event => begin(Number((event.target as HTMLSelectElement).value))"
         >
@@ -666,6 +667,9 @@ const base = computed(() => `/shows/${here.value}`)
   color: var(--text);
   font-weight: 650;
 }
+.from {
+  max-width: 190px;
+}
 .strip {
   position: relative;
   height: 48px;
@@ -722,6 +726,7 @@ const base = computed(() => `/shows/${here.value}`)
     overflow: auto;
   }
   .sources {
+    padding-right: 12px;
     grid-row: 2;
     grid-column: 1 / -1;
     overflow: visible;

@@ -10,6 +10,7 @@ import { instantName, lookEdits } from '~/plan/looks'
 import { usePlanStore } from '~/plan/store'
 import FindingList from '~/ui/FindingList.vue'
 import { decimal } from '~/ui/typed'
+import { isTyped } from '~/ui/keys'
 
 /** Who hears what, moment by moment: each sound is a line that sounds, waits for its picture, or is shut. */
 const store = usePlanStore()
@@ -81,7 +82,7 @@ const print = (): void =>
   void router.push(`/shows/${String(route.params.show)}/${String(route.params.plan)}/papers?paper=settings`)
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready') return
-  if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea')) return
+  if (isTyped(event)) return
   const move = (down: number, right: number) => () => {
     row.value = Math.max(0, Math.min((all.value?.ears.length ?? 1) - 1, row.value + down))
     column.value = Math.max(0, Math.min((all.value?.instants.length ?? 1) - 1, column.value + right))
@@ -124,7 +125,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     </div>
     <div v-else class="hearing">
       <ul class="list" role="listbox" aria-label="Who hears">
-        <li v-for="(one, i) in all.ears" :key="one.device">
+        <li v-for="(one, i) in all.ears" role="none" :key="one.device">
           <button type="button" role="option" :aria-selected="i === row" :class="{ on: i === row }" @click="row = i">
             <span class="strong cut">{{ one.name }}</span>
             <span class="small quiet cut"
@@ -217,6 +218,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
               ><span>In this look</span>
               <select
                 class="pick"
+                :aria-label="`${switcher.name} ${input.name} in this look`"
                 :class="{ named: look?.sound?.[switcher.device]?.[input.port] }"
                 :value="look?.sound?.[switcher.device]?.[input.port] ?? ''"
                 @change="event => inLook(switcher.device, input.port, valueIn(event))"

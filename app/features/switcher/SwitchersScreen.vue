@@ -9,6 +9,7 @@ import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import { labelSchema } from '~/ui/typed'
+import { isTyped } from '~/ui/keys'
 
 /** What each mixing device does with its pictures, and how it is set up. */
 const store = usePlanStore()
@@ -122,7 +123,7 @@ const print = (): void =>
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready') return
-  if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea')) return
+  if (isTyped(event)) return
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
   const act: Record<string, (() => void) | undefined> = {
     ArrowUp: () => step(-1),

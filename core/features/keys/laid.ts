@@ -56,12 +56,16 @@ const laidFact = fact<Traced, readonly Laid[]>('overlays', traced =>
 /** All overlays of the plan in their order. */
 export const allLaid = (traced: Traced): readonly Laid[] => traced.ask(laidFact)
 
-/** The overlays that the segment which is looked at uses; without one, all. */
+/** The overlays that the segment which is looked at uses, or that one of its looks lights; without a segment, all. */
 export function laidIn(traced: Traced): readonly Laid[] {
   const segment = traced.scoped('segment')
+  const lit = segment === undefined ? undefined : litIn(traced)
   return traced
     .ask(laidFact)
-    .filter(({ overlay: { segments } }) => segment === undefined || !segments || segments.includes(segment))
+    .filter(
+      ({ id, overlay: { segments } }) =>
+        segment === undefined || !segments || segments.includes(segment) || lit!.has(id),
+    )
 }
 
 /** What uses one keyer for another's work: the same picture, cut out in the same way. */

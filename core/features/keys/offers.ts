@@ -1,18 +1,28 @@
 import type { Traced } from '#core/chain'
 import { own } from '#core/document'
 import { Draft, type Proposal } from '#core/propose'
+import { cuesOf } from '#core/run'
 import { listWords } from '#core/words'
 import type { Laid } from './laid'
 
-/** Gives an overlay up in these segments; altogether, where none are given. */
+/** Gives an overlay up in these segments, and their looks no longer light it; altogether, where none are given. */
 export function without({ plan }: Traced, { id, overlay }: Laid, segments: readonly string[] = []): Proposal {
-  if (segments.length === 0)
-    return {
-      title: `Give up ${overlay.title}`.slice(0, 120),
-      edits: [{ do: 'remove', collection: 'overlays', id }],
-      givesUp: true,
-    }
   const draft = new Draft(plan)
+  const taken = new Set(
+    segments.flatMap(segment => [
+      own(plan.segments, segment)?.opens,
+      ...cuesOf(plan, segment).map(([, { look }]) => look),
+    ]),
+  )
+  for (const [look, { keys }] of Object.entries(plan.looks))
+    if (segments.length === 0 || taken.has(look))
+      for (const [device, numbers] of Object.entries(keys ?? {}))
+        for (const [number, there] of Object.entries(numbers))
+          if (there === id) draft.set(['looks', look, 'keys', device, number])
+  if (segments.length === 0) {
+    draft.edits.push({ do: 'remove', collection: 'overlays', id })
+    return { title: `Give up ${overlay.title}`.slice(0, 120), edits: draft.edits, givesUp: true }
+  }
   const left = (overlay.segments ?? Object.keys(plan.segments)).filter(segment => !segments.includes(segment))
   draft.set(['overlays', id, 'segments'], left)
   const titles = listWords(segments.map(segment => own(plan.segments, segment)?.title ?? segment))

@@ -127,8 +127,8 @@ export type Target =
   | { readonly safe: true }
   | { readonly faded: boolean }
 
-/** Frames that a picture may stand between two others without being taken for a flash. */
-const LEAST_FRAMES = 6
+/** A picture that stands between two others for less than this is taken for a flash, ticks: half a second. */
+const LEAST_TICKS = TICKS_PER_S / 2
 const MOST_SHOWN = 400
 
 /** A rehearsal that is worked: what is pressed becomes happenings, what is seen is told. Ticks only ever rise. */
@@ -333,7 +333,8 @@ export class Session {
         const list = this.shown[i]!
         const last = list.at(-1)
         const stood = last ? (at - last.tick) / frame : Infinity
-        const between = list.length > 1 && stood < LEAST_FRAMES && !isMoving(picture) && !last!.words.includes(MOVING)
+        const between =
+          list.length > 1 && stood * frame < LEAST_TICKS && !isMoving(picture) && !last!.words.includes(MOVING)
         if (between) list[list.length - 1] = { ...last!, wrong: Math.round(stood) }
         list.push({
           tick: at,
