@@ -17,6 +17,7 @@ import { outputs } from './outputs/feature'
 import { paper } from './paper/feature'
 import { picture } from './picture/feature'
 import { power } from './power/feature'
+import { rehearsal } from './rehearsal/feature'
 import { sound } from './sound/feature'
 import { standard } from './standard/feature'
 import { switcher } from './switcher/feature'
@@ -41,6 +42,7 @@ export const FEATURES = [
   switcher,
   power,
   order,
+  rehearsal,
 ]
 
 const engine = engineOf<Plan, Traced, Edit, CommandContext>({

@@ -7,6 +7,7 @@ import { QUERIES as outputs } from './outputs/queries'
 import { QUERIES as paper } from './paper/queries'
 import { QUERIES as patch } from './patch/queries'
 import { QUERIES as power } from './power/queries'
+import { QUERIES as rehearsal } from './rehearsal/queries'
 import { QUERIES as sound } from './sound/queries'
 import { QUERIES as standard } from './standard/queries'
 import { QUERIES as switcher } from './switcher/queries'
@@ -24,6 +25,7 @@ export const QUERIES = {
   ...paper,
   ...patch,
   ...power,
+  ...rehearsal,
   ...sound,
   ...standard,
   ...switcher,

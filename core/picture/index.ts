@@ -1,6 +1,4 @@
-export { keyed, luma, matteTable, mixed } from './key'
-export { type Pixels, at, plain } from './pixels'
-export { boxed, scaled } from './place'
-export { type Scene, drawn, frameIn } from './scene'
+export type { Pixels } from './pixels'
+export { type Scene, drawn } from './scene'
 export { scenesOf } from './scenes'
 export { seen } from './seen'

@@ -103,7 +103,7 @@ export function commanded(
   was: Machine,
   command: Command,
   frame: number,
-  mix: Pick<Mix, 'during' | 'longest' | 'fadeToBlack'> | undefined,
+  mix: Can,
 ): { readonly machine: Machine; readonly refused?: string } {
   const machine = advanced(was, frame)
   const { running } = machine
@@ -115,30 +115,8 @@ export function commanded(
       return { machine: { ...machine, preview: command.input } }
     case 'cut':
       return { machine: swapped(machine) }
-    case 'auto': {
-      if (running) {
-        const during = mix?.during ?? 'ignores'
-        if (during === 'ignores') return { machine, refused: 'a transition runs' }
-        if (during === 'finishes') return { machine: swapped(machine) }
-        const done = running.from === undefined ? 0 : Math.max(0, frame - running.from)
-        const frames = running.frames
-        return {
-          machine: running.back
-            ? { ...machine, running: { ...withoutBack(running), from: frame - (frames - done) } }
-            : { ...machine, running: { ...running, back: true, from: frame - (frames - done) } },
-        }
-      }
-      const frames = Math.round(command.frames)
-      if (frames < 1 || (mix && frames > mix.longest))
-        return { machine, refused: `it runs 1 to ${mix?.longest ?? 1000} frames` }
-      if (frames === 1) return { machine: swapped(machine) }
-      return {
-        machine: {
-          ...machine,
-          running: { style: command.style, from: frame, frames, share: 0 },
-        },
-      }
-    }
+    case 'auto':
+      return automatic(machine, command, frame, mix)
     case 'lever': {
       const share = Math.min(1, Math.max(0, command.share))
       if (share === 1) return { machine: swapped(machine) }
@@ -150,28 +128,8 @@ export function commanded(
         },
       }
     }
-    case 'key': {
-      const { keyer, overlay, frames = 1 } = command
-      const there = machine.keys[keyer]
-      if (frames > 1 && (overlay ?? there) !== undefined) {
-        const on = overlay !== undefined
-        const keys = { ...machine.keys }
-        if (on) keys[keyer] = overlay
-        return {
-          machine: {
-            ...machine,
-            keys,
-            ramps: { ...machine.ramps, [keyer]: { from: frame, frames, overlay: (overlay ?? there)!, on } },
-          },
-        }
-      }
-      const keys = { ...machine.keys }
-      const ramps = { ...machine.ramps }
-      delete ramps[keyer]
-      if (overlay === undefined) delete keys[keyer]
-      else keys[keyer] = overlay
-      return { machine: { ...machine, keys, ramps } }
-    }
+    case 'key':
+      return { machine: keyed(machine, command, frame) }
     case 'fade': {
       if (mix && !mix.fadeToBlack) return { machine, refused: 'it does not fade to black' }
       const { fading: _, ...rest } = machine
@@ -191,6 +149,61 @@ export function commanded(
       return { machine: next }
     }
   }
+}
+
+type Can = Pick<Mix, 'during' | 'longest' | 'fadeToBlack'> | undefined
+
+/** A transition over some frames begins; one that runs goes on, ends or turns back, by the model. */
+function automatic(
+  machine: Machine,
+  command: Extract<Command, { do: 'auto' }>,
+  frame: number,
+  mix: Can,
+): { readonly machine: Machine; readonly refused?: string } {
+  const { running } = machine
+  if (running) {
+    const during = mix?.during ?? 'ignores'
+    if (during === 'ignores') return { machine, refused: 'a transition runs' }
+    if (during === 'finishes') return { machine: swapped(machine) }
+    const done = running.from === undefined ? 0 : Math.max(0, frame - running.from)
+    const frames = running.frames
+    return {
+      machine: running.back
+        ? { ...machine, running: { ...withoutBack(running), from: frame - (frames - done) } }
+        : { ...machine, running: { ...running, back: true, from: frame - (frames - done) } },
+    }
+  }
+  const frames = Math.round(command.frames)
+  if (frames < 1 || (mix && frames > mix.longest))
+    return { machine, refused: `it runs 1 to ${mix?.longest ?? 1000} frames` }
+  if (frames === 1) return { machine: swapped(machine) }
+  return {
+    machine: {
+      ...machine,
+      running: { style: command.style, from: frame, frames, share: 0 },
+    },
+  }
+}
+
+function keyed(machine: Machine, command: Extract<Command, { do: 'key' }>, frame: number): Machine {
+  const { keyer, overlay, frames = 1 } = command
+  const there = machine.keys[keyer]
+  if (frames > 1 && (overlay ?? there) !== undefined) {
+    const on = overlay !== undefined
+    const keys = { ...machine.keys }
+    if (on) keys[keyer] = overlay
+    return {
+      ...machine,
+      keys,
+      ramps: { ...machine.ramps, [keyer]: { from: frame, frames, overlay: (overlay ?? there)!, on } },
+    }
+  }
+  const keys = { ...machine.keys }
+  const ramps = { ...machine.ramps }
+  delete ramps[keyer]
+  if (overlay === undefined) delete keys[keyer]
+  else keys[keyer] = overlay
+  return { ...machine, keys, ramps }
 }
 
 const withoutBack = ({ back: _, ...rest }: Running): Running => rest

@@ -10,6 +10,7 @@ import { type Command, type Machine, commanded, machineOf, seenIn } from './mach
 import { wrongFrames } from './monitor'
 import { type Happening, Rehearsal, seededChances } from './rehearsal'
 import { type ShowState, stateBefore, taken } from './state'
+import { jumpsOf } from './jumps'
 import { happeningsOf, judgedSinks, planTake } from './take'
 
 describe('the clock', () => {
@@ -175,6 +176,73 @@ describe('both pressed at once', () => {
   })
 })
 
+const random = (seed: number) => {
+  let state = seed * 2654435761 + 1
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0
+    return state / 4294967296
+  }
+}
+/** Chains of two or three switchers, in a row or side by side, with keys at any of them; two sinks. */
+const wild = (seed: number): { traced: Traced; state: (n: number) => ShowState } => {
+  const r = random(seed)
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
+  const deep = r() < 0.5
+  const third = r() < 0.6
+  const devices: Record<string, string> = {
+    side: 'switcher-8-hdmi 1080p50',
+    main: 'switcher-8-hdmi 1080p50',
+    hall: 'screen',
+    rec: 'recorder-hdmi',
+  }
+  const links: Record<string, string> = {
+    l: 'side.out-1 > main.in-1 hdmi-passive 1',
+    h: 'main.out-1 > hall.in hdmi-passive 5',
+    r: 'main.out-2 > rec.in hdmi-passive 2',
+  }
+  if (third) {
+    devices.far = 'switcher-4-strict 1080p50'
+    links.f = deep ? 'far.out-1 > side.in-1 hdmi-passive 1' : 'far.out-1 > main.in-2 hdmi-passive 1'
+  }
+  const switchers = ['side', 'main', ...(third ? ['far'] : [])]
+  const inputs: Record<string, string[]> = {
+    side: deep && third ? ['in-1'] : [],
+    main: third && !deep ? ['in-1', 'in-2'] : ['in-1'],
+    far: [],
+  }
+  let n = 0
+  for (const device of switchers)
+    for (let i = inputs[device]!.length; i < 3; i++) {
+      n++
+      devices[`s${n}`] = 'computer 1080p50'
+      links[`x${n}`] = `s${n}.hdmi-1 > ${device}.in-${i + 1} hdmi-passive 2`
+      inputs[device]!.push(`in-${i + 1}`)
+    }
+  const overlays: Plan['overlays'] = Object.fromEntries(
+    [1, 2].map(i => [
+      `o${i}`,
+      { title: `O${i}`, order: i, kind: pick(['luma', 'box'] as const), fill: `s${1 + Math.floor(r() * n)}` },
+    ]),
+  )
+  const written = plan({
+    devices,
+    links,
+    wants: { hall: 'program', rec: { feed: 'program', silent: true } },
+    overlays,
+  } as never)
+  const traced = tracedOf(written)
+  const state = (): ShowState =>
+    base(traced, {
+      program: Object.fromEntries(switchers.map(device => [device, pick(inputs[device]!)])),
+      keys: {
+        main: { ...(r() < 0.4 ? { '1': pick(['o1', 'o2']) } : {}), ...(r() < 0.3 ? { '2': 'o1' } : {}) },
+        side: r() < 0.2 ? { '1': 'o2' } : {},
+      },
+    })
+  return { traced, state }
+}
+const wildChain = (seed: number): Traced => wild(seed).traced
+
 describe('a planned take', () => {
   it('sets the feeder first when it enters, and cuts the last first when it leaves', () => {
     const traced = chain()
@@ -200,71 +268,6 @@ describe('a planned take', () => {
     expect(planTake(traced, old, next)).toMatchObject({ kind: 'detour' })
   })
 
-  const random = (seed: number) => {
-    let state = seed * 2654435761 + 1
-    return () => {
-      state = (Math.imul(state, 1664525) + 1013904223) >>> 0
-      return state / 4294967296
-    }
-  }
-  /** Chains of two or three switchers, in a row or side by side, with keys at any of them; two sinks. */
-  const wild = (seed: number): { traced: Traced; state: (n: number) => ShowState } => {
-    const r = random(seed)
-    const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
-    const deep = r() < 0.5
-    const third = r() < 0.6
-    const devices: Record<string, string> = {
-      side: 'switcher-8-hdmi 1080p50',
-      main: 'switcher-8-hdmi 1080p50',
-      hall: 'screen',
-      rec: 'recorder-hdmi',
-    }
-    const links: Record<string, string> = {
-      l: 'side.out-1 > main.in-1 hdmi-passive 1',
-      h: 'main.out-1 > hall.in hdmi-passive 5',
-      r: 'main.out-2 > rec.in hdmi-passive 2',
-    }
-    if (third) {
-      devices.far = 'switcher-4-strict 1080p50'
-      links.f = deep ? 'far.out-1 > side.in-1 hdmi-passive 1' : 'far.out-1 > main.in-2 hdmi-passive 1'
-    }
-    const switchers = ['side', 'main', ...(third ? ['far'] : [])]
-    const inputs: Record<string, string[]> = {
-      side: deep && third ? ['in-1'] : [],
-      main: third && !deep ? ['in-1', 'in-2'] : ['in-1'],
-      far: [],
-    }
-    let n = 0
-    for (const device of switchers)
-      for (let i = inputs[device]!.length; i < 3; i++) {
-        n++
-        devices[`s${n}`] = 'computer 1080p50'
-        links[`x${n}`] = `s${n}.hdmi-1 > ${device}.in-${i + 1} hdmi-passive 2`
-        inputs[device]!.push(`in-${i + 1}`)
-      }
-    const overlays: Plan['overlays'] = Object.fromEntries(
-      [1, 2].map(i => [
-        `o${i}`,
-        { title: `O${i}`, order: i, kind: pick(['luma', 'box'] as const), fill: `s${1 + Math.floor(r() * n)}` },
-      ]),
-    )
-    const written = plan({
-      devices,
-      links,
-      wants: { hall: 'program', rec: { feed: 'program', silent: true } },
-      overlays,
-    } as never)
-    const traced = tracedOf(written)
-    const state = (): ShowState =>
-      base(traced, {
-        program: Object.fromEntries(switchers.map(device => [device, pick(inputs[device]!)])),
-        keys: {
-          main: { ...(r() < 0.4 ? { '1': pick(['o1', 'o2']) } : {}), ...(r() < 0.3 ? { '2': 'o1' } : {}) },
-          side: r() < 0.2 ? { '1': 'o2' } : {},
-        },
-      })
-    return { traced, state }
-  }
   it('shows nobody a wrong frame, whatever the phases and delays; a monitor that knows no plans watches', () => {
     const kinds: Record<string, number> = {}
     for (let seed = 1; seed <= (SOAK ? 2000 : 120); seed++) {
@@ -305,5 +308,23 @@ describe('a planned take', () => {
       if (wrongFrames(watch(rehearsal, sinks, 240_000), trees[0]!, trees[1]!).length) caught++
     }
     expect(caught).toBeGreaterThan(10)
+  })
+})
+
+describe('jumps', () => {
+  it('take one press within a switcher and two into a feeder that stands wrong; every pair is told', () => {
+    // Two sources at the feeder, one at the last: out of the feeder and within either one press, into it two at worst.
+    const [found] = jumpsOf(chain())
+    expect(found!.sources).toEqual(['a', 'b', 'c'])
+    expect(found!.rows.map(row => row.map(jump => (jump ? `${jump.kind} ${jump.presses}` : '-')))).toEqual([
+      ['-', 'clean 1', 'clean 1'],
+      ['clean 1', '-', 'clean 1'],
+      ['clean 2', 'clean 2', '-'],
+    ])
+  })
+  it('are n (n - 1) for any chain', () => {
+    for (let seed = 1; seed <= 12; seed++)
+      for (const { sources, rows } of jumpsOf(wildChain(seed)))
+        expect(rows.flat().filter(Boolean).length).toBe(sources.length * (sources.length - 1))
   })
 })

@@ -11,14 +11,6 @@ export type Happening =
   | { readonly tick: number; readonly device: string; readonly command: Command; readonly words?: string }
   | { readonly tick: number; readonly device: string; readonly content: Content; readonly words?: string }
 
-/** The part of the run that is given: all else follows from it and the plan. */
-export interface Run {
-  readonly seed: number
-  readonly start: ShowState
-  /** In the order of ticks. */
-  readonly log: readonly Happening[]
-}
-
 /** What the chain is made of, as a run needs it. */
 interface Place {
   readonly clock: Clock

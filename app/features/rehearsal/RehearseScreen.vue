@@ -9,6 +9,7 @@ import { useBoardStore } from '~/board/selection'
 import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
 import type { Wanted } from '~/workers/protocol'
+import JumpsPanel from './JumpsPanel.vue'
 import LiveCanvas from './LiveCanvas.vue'
 import { rehearsing } from './running'
 import { useRehearsal } from './store'
@@ -242,6 +243,7 @@ function nextOverlay(): void {
     takeNow({ overlay: all[lastOverlay]!.id })
   }
 }
+const jumping = ref(false)
 const asking = ref(false)
 const titleSchema = string().trim().required('a name').max(120, 'at most 120 characters')
 async function keep(title: string): Promise<void> {
@@ -273,6 +275,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     },
     '.': () => frameBy(1),
     ',': () => frameBy(-1),
+    'j': () => {
+      jumping.value = !jumping.value
+    },
     'r': () => void begin(),
   }
   const source = Number.isNaN(figure) ? undefined : stage.value?.sources[figure === 0 ? 9 : figure - 1]
@@ -326,6 +331,7 @@ const base = computed(() => `/shows/${here.value}`)
       <NuxtLink class="btn primary" :to="`${base}/runs`">Connect it on Runs</NuxtLink>
     </div>
     <div v-else class="stage">
+      <JumpsPanel v-if="jumping" @close="jumping = false" />
       <section class="sources" aria-label="Sources">
         <div
           v-for="(source, i) in stage.sources"
@@ -452,6 +458,7 @@ const base = computed(() => `/shows/${here.value}`)
             </select></label
           >
           <button type="button" class="btn small" @click="asking = true">Keep as a look</button>
+          <button type="button" class="btn small" @click="jumping = true">Jumps <span class="key">J</span></button>
           <span v-if="lastWrong" class="wrong small"
             >wrong picture: {{ lastWrong.words }}, {{ lastWrong.wrong }}
             {{ lastWrong.wrong === 1 ? 'frame' : 'frames' }}</span
@@ -520,6 +527,7 @@ const base = computed(() => `/shows/${here.value}`)
 
 <style scoped>
 .stage {
+  position: relative;
   flex: 1;
   min-height: 0;
   display: grid;

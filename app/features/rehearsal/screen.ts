@@ -13,6 +13,7 @@ export const screen: Screen = {
     { key: 'S', words: 'the safe picture, from anywhere', foot: 'safe' },
     { key: 'B', words: 'to black and back', foot: 'black' },
     { key: 'V', words: 'see the program of the next audience large', foot: 'audience' },
+    { key: 'J', words: 'from every source to every other: the presses it takes', foot: 'jumps' },
     { key: 'P', words: 'stand still, or go on', foot: 'pause' },
     { key: '.', words: 'one frame on, while it stands' },
     { key: 'R', words: 'begin again' },

@@ -13,6 +13,7 @@ const BEAT_MS = 20
  * The show that is rehearsed. It goes on while other screens are open: what is seen follows from the log and the clock,
  * so nothing is missed while nobody looks.
  */
+// eslint-disable-next-line max-lines-per-function -- one closure over the state of the run; what is worked out stands in the worker
 export const useRehearsal = defineStore('rehearsal', () => {
   let remote: Remote<Rehearser> | undefined
   let began = 0

@@ -54,7 +54,11 @@ export function inside(traced: Traced): Inside {
     .sort((a, b) => order(a) - order(b) || (a.end!.port < b.end!.port ? -1 : 1))
   const shares = ends.map(run => ({
     run,
-    pictures: !run.lit ? new Map<string, Share>() : segment === undefined ? pictures(run, new Set()) : shownThen(run),
+    pictures: !run.lit
+      ? new Map<string, Share>()
+      : segment === undefined
+        ? pictures(traced, run, new Set())
+        : shownThen(traced, run),
   }))
   const nodes = [...chain.nodes.values()].sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
   const heard = (end: LinkEnd) =>
@@ -81,7 +85,12 @@ export function inside(traced: Traced): Inside {
       const misses = [
         ...(run.lit ? [] : ['the picture']),
         ...(want?.sound && !heard({ device, port })?.size ? ['sound'] : []),
-        ...(want && run.lit && carries(run) !== want.feed ? [want.feed] : []),
+        ...(want &&
+        run.lit &&
+        carries(run) !== want.feed &&
+        !(carries(run) === undefined && want.of === run.origin?.device)
+          ? [want.feed]
+          : []),
       ]
       return {
         device,
@@ -118,33 +127,33 @@ export function inside(traced: Traced): Inside {
   function carries(run: Run): string | undefined {
     return run.links[0]?.signal?.feed
   }
+}
 
-  /** In a segment: what its moments show. */
-  function shownThen({ end }: Run): Map<string, Share> {
-    const moments = momentsOf(traced).map(({ state }) => shownIn(pictureAt(traced, state, end!)))
-    const held = new Map<string, Share>()
-    for (const { device, as } of moments.flat()) if (as === 'tile' && !held.has(device)) held.set(device, 'tile')
-    for (const id of new Set(moments.flat().flatMap(({ device, as }) => (as === 'tile' ? [] : [device])))) {
-      const times = moments.filter(shown => shown.some(({ device, as }) => device === id && as !== 'tile')).length
-      held.set(id, times === moments.length ? 'always' : 'can')
-    }
-    return held
+/** In a segment: what its moments show. */
+function shownThen(traced: Traced, { end }: Run): Map<string, Share> {
+  const moments = momentsOf(traced).map(({ state }) => shownIn(pictureAt(traced, state, end!)))
+  const held = new Map<string, Share>()
+  for (const { device, as } of moments.flat()) if (as === 'tile' && !held.has(device)) held.set(device, 'tile')
+  for (const id of new Set(moments.flat().flatMap(({ device, as }) => (as === 'tile' ? [] : [device])))) {
+    const times = moments.filter(shown => shown.some(({ device, as }) => device === id && as !== 'tile')).length
+    held.set(id, times === moments.length ? 'always' : 'can')
   }
+  return held
+}
 
-  /** The sources whose picture a run brings, or could bring when somebody cuts to it. */
-  function pictures({ origin, links }: Run, passed: ReadonlySet<string>): Map<string, Share> {
-    const held = new Map<string, Share>()
-    const node = origin && chain.nodes.get(origin.device)
-    if (!node || passed.has(node.id)) return held
-    if (!gathers(node)) return held.set(node.id, 'always')
-    const tiled = !isSwitcher(node) || links[0]?.signal?.feed === 'multiview'
-    for (const run of runs) {
-      if (run.beside || !run.lit || run.end?.device !== node.id || own(node.device.ports, run.end.port)?.offAir)
-        continue
-      for (const [source, share] of pictures(run, new Set([...passed, node.id])))
-        if (held.get(source) === undefined || held.get(source) === 'can')
-          held.set(source, tiled && share !== 'can' ? 'tile' : 'can')
-    }
-    return held
+/** The sources whose picture a run brings, or could bring when somebody cuts to it. */
+function pictures(traced: Traced, { origin, links }: Run, passed: ReadonlySet<string>): Map<string, Share> {
+  const { chain, runs } = traced
+  const held = new Map<string, Share>()
+  const node = origin && chain.nodes.get(origin.device)
+  if (!node || passed.has(node.id)) return held
+  if (!gathers(node)) return held.set(node.id, 'always')
+  const tiled = !isSwitcher(node) || links[0]?.signal?.feed === 'multiview'
+  for (const run of runs) {
+    if (run.beside || !run.lit || run.end?.device !== node.id || own(node.device.ports, run.end.port)?.offAir) continue
+    for (const [source, share] of pictures(traced, run, new Set([...passed, node.id])))
+      if (held.get(source) === undefined || held.get(source) === 'can')
+        held.set(source, tiled && share !== 'can' ? 'tile' : 'can')
   }
+  return held
 }

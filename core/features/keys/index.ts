@@ -1,2 +1,1 @@
 export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
-export type { OverlayRow, Overlays } from './overlays'

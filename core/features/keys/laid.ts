@@ -119,5 +119,3 @@ export function litIn(
 
 /** Whether the run's own socket of a source carries more than one kind of content: full, and as the fill of a key. */
 export const isCaption = ({ kind }: Overlay): boolean => kind === 'luma' || kind === 'linear' || kind === 'chroma'
-
-export const overlayTitle = ({ plan }: Traced, id: string): string => own(plan.overlays, id)?.title ?? id

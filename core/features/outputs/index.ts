@@ -1,1 +1,1 @@
-export type { Audience, Cell, Instant, Mixer, WhoSees } from './seen'
+export type { Audience, Instant, WhoSees } from './seen'

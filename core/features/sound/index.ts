@@ -1,1 +1,1 @@
-export type { Hearing, SoundInput, WhoHears } from './hearing'
+export type { Hearing } from './hearing'

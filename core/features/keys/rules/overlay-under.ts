@@ -1,4 +1,4 @@
-import { type Traced, deviceName, lastSwitchers } from '#core/chain'
+import { deviceName, lastSwitchers } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, rule } from '#core/propose'

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Jump } from '#core/run'
+import { useAnswer } from '~/plan/answer'
+import { usePlanStore } from '~/plan/store'
+
+/** From every source to every other: how many presses it takes at most, and where no way is clean. */
+const emit = defineEmits<{ close: [] }>()
+const store = usePlanStore()
+const all = useAnswer('jumps', () => [] as const)
+const name = (id: string): string => store.plan?.devices[id]?.name ?? id
+const chosen = ref<{ from: string; to: string; jump: Jump }>()
+const told = computed(() =>
+  (all.value ?? []).map(({ last, rows }) => {
+    const each = rows.flat().flatMap(jump => jump ?? [])
+    const clean = each.filter(({ kind }) => kind === 'clean').length
+    const most = Math.max(0, ...each.map(({ presses }) => presses))
+    return `${name(last)}: ${clean === each.length ? `all ${each.length} jumps are clean` : `${clean} of ${each.length} jumps are clean`}, with at most ${most} ${most === 1 ? 'press' : 'presses'}.`
+  }),
+)
+const words = ({ kind, presses }: Jump): string =>
+  `${presses} ${presses === 1 ? 'press' : 'presses'}${kind === 'detour' ? ', by a picture between' : ''}`
+</script>
+
+<template>
+  <section class="jumps" aria-label="Jumps">
+    <header>
+      <h2>Jumps</h2>
+      <button type="button" class="btn small" @click="emit('close')">Close <span class="key">J</span></button>
+    </header>
+    <p v-if="!all" class="quiet" role="status">Counting the jumps …</p>
+    <p v-else-if="all.length === 0" class="quiet">
+      There is nothing to jump between: one source, or none, comes to the last switcher.
+    </p>
+    <template v-for="(one, n) in all ?? []" :key="one.last">
+      <p>{{ told[n] }}</p>
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col" class="small quiet">from \ to</th>
+              <th v-for="to in one.sources" :key="to" scope="col" class="small">
+                <span>{{ name(to) }}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(row, i) in one.rows" :key="one.sources[i]">
+              <th scope="row" class="small">{{ name(one.sources[i]!) }}</th>
+              <td v-for="(jump, j) in row" :key="one.sources[j]">
+                <button
+                  v-if="jump"
+                  type="button"
+                  class="figures"
+                  :class="[`p${Math.min(3, jump.presses)}`, { detour: jump.kind === 'detour' }]"
+                  :aria-label="`From ${name(one.sources[i]!)} to ${name(one.sources[j]!)}: ${words(jump)}`"
+                  @click="chosen = { from: one.sources[i]!, to: one.sources[j]!, jump }"
+                >
+                  {{ jump.presses }}
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+    <p v-if="chosen" aria-live="polite">
+      From <b>{{ name(chosen.from) }}</b> to <b>{{ name(chosen.to) }}</b>: {{ words(chosen.jump) }} at most, wherever
+      the feeders stand.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.jumps {
+  position: absolute;
+  inset: 0;
+  background: var(--ground);
+  padding: 12px 16px 24px;
+  overflow: auto;
+  z-index: 2;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+h2 {
+  font: 650 20px/1.3 var(--words);
+  margin: 0;
+}
+.scroll {
+  overflow: auto;
+}
+table {
+  border-collapse: collapse;
+}
+thead th span {
+  display: inline-block;
+  writing-mode: vertical-rl;
+  transform: rotate(180deg);
+  max-height: 120px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+  padding: 2px 6px;
+  white-space: nowrap;
+  vertical-align: bottom;
+}
+td {
+  padding: 1px;
+}
+td button {
+  width: 28px;
+  height: 26px;
+  text-align: center;
+  border-radius: 3px;
+  border: 1px solid var(--line);
+}
+.p1 {
+  background: var(--band);
+  color: var(--ticks);
+}
+.p2 {
+  border-color: var(--light);
+  border-width: 2px;
+}
+.p3 {
+  border-color: var(--dark);
+  border-style: dashed;
+}
+.detour {
+  background: repeating-linear-gradient(45deg, transparent 0 4px, var(--dark) 4px 6px);
+}
+</style>
