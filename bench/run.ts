@@ -15,6 +15,7 @@ import highsLoader from 'highs'
 import { greedyMinor } from './greedy'
 import { hall } from './halls'
 import { largePlan, twoSwitchers } from './plans'
+import { show } from './show'
 import { stalls } from './stalls'
 
 const quantile = (values: readonly number[], q: number): number =>
@@ -70,6 +71,7 @@ report(
 )
 
 const highs = await highsLoader()
+show(highs, report)
 for (const [sources, switchers] of [
   [8, 1],
   [24, 2],

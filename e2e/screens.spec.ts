@@ -10,9 +10,13 @@ const SCREENS = [
   'standard',
   'patch',
   'switchers',
+  'outputs',
+  'overlays',
+  'sound',
   'whatif',
   'inside',
   'power',
+  'rehearse',
   'papers',
 ] as const
 const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<void>>> = {
@@ -24,6 +28,10 @@ const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<v
   standard: page => expect(page.getByRole('grid', { name: 'Standards, the best first' })).toBeVisible(),
   patch: page => expect(page.getByRole('button', { name: /^Patch it for me/ })).toBeVisible(),
   switchers: page => expect(page.getByRole('heading', { name: 'Set-up sheet' })).toBeVisible(),
+  outputs: page => expect(page.getByRole('complementary', { name: /^What .* sees/ })).toBeVisible(),
+  overlays: page => expect(page.getByRole('listbox', { name: 'Overlays' })).toBeVisible(),
+  sound: page => expect(page.getByRole('listbox', { name: 'Who hears' })).toBeVisible(),
+  rehearse: page => expect(page.getByRole('region', { name: 'Sources' })).toBeVisible(),
   whatif: page => expect(page.getByRole('listbox', { name: 'What may fail' })).toBeVisible(),
   inside: page => expect(page.getByRole('heading', { name: 'What is inside?' })).toBeVisible(),
   papers: page => expect(page.getByRole('heading', { name: 'Cable schedule' })).toBeVisible(),
@@ -222,5 +230,5 @@ test('walks the screens from the first to the last, turns the theme, and keeps i
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'day')
   await page.goBack()
-  await ready.power(page)
+  await ready.rehearse(page)
 })

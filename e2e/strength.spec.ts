@@ -92,11 +92,11 @@ test('leads a source to another input by keys and by drag, pins its cable, and k
   await page
     .locator('.socket[draggable="true"]')
     .nth(1)
-    .dragTo(page.getByRole('button', { name: /^Main input 8–12, free/ }))
-  await expect(page.getByText('Move it to Main input 8').first()).toBeVisible()
+    .dragTo(page.getByRole('button', { name: /^Main input 9–12, free/ }))
+  await expect(page.getByText('Move it to Main input 9').first()).toBeVisible()
   await expect(verdict(page)).toHaveText('21 of 21 pictures arrive')
   await press(page, 'Control+z')
-  await expect(input(8)).toHaveCount(0)
+  await expect(input(9)).toHaveCount(0)
   // Pinned, it is touched by no remedy.
   await page
     .getByRole('button', { name: /^Clip player/ })
@@ -112,7 +112,7 @@ test('leads a source to another input by keys and by drag, pins its cable, and k
   await press(page, 'Control+z', 'Control+z')
   await expect(verdict(page)).toHaveText('21 of 21 pictures arrive')
   await press(page, 'Escape')
-  await page.getByRole('button', { name: /^Main input 8–12, free/ }).click()
+  await page.getByRole('button', { name: /^Main input 9–12, free/ }).click()
   await page.getByRole('button', { name: 'Keep it for a guest' }).click()
   await page.getByLabel('For whom').fill('Mayor')
   await press(page, 'Enter')

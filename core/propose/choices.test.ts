@@ -222,3 +222,41 @@ describe('removals', () => {
     expect(alone.ok && Object.keys(alone.value.plan.devices)).toEqual(['main'])
   })
 })
+
+describe('inputs that move', () => {
+  const show = plan({
+    devices: {
+      a: 'camera-box-hdmi 1080p59.94',
+      b: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-4-strict 1080p59.94',
+      hall: 'projector',
+    },
+    links: {
+      a: 'a.hdmi > main.in-1 hdmi-passive 2',
+      b: 'b.hdmi > main.in-2 hdmi-passive 2',
+      h: 'main.out-1 > hall.in hdmi-passive 3',
+    },
+    wants: { hall: 'program' },
+    segments: { talk: { title: 'Talk', order: 1, opens: 'wide' } },
+    looks: {
+      wide: { title: 'Wide', order: 1, program: { main: 'in-1' }, sound: { main: { 'in-1': 'fixed' } } },
+      close: { title: 'Close', order: 2, program: { main: 'in-2' }, preview: { main: 'in-1' } },
+    },
+  })
+  const after = (title: RegExp) => {
+    const choice = choicesFor(check(show), { of: 'input', link: 'a' }).find(one => title.test(one.title))
+    const applied = applyEdits(show, choice!.edits)
+    if (!applied.ok) throw new Error(applied.problem.path)
+    return applied.value.plan.looks
+  }
+  it('take along what looks say of them: the same picture is shown as before', () =>
+    expect(after(/^Move it to main input 3/)).toMatchObject({
+      wide: { program: { main: 'in-3' }, sound: { main: { 'in-3': 'fixed' } } },
+      close: { program: { main: 'in-2' }, preview: { main: 'in-3' } },
+    }))
+  it('change places in the looks too where they are swapped', () =>
+    expect(after(/^Swap with main input 2/)).toMatchObject({
+      wide: { program: { main: 'in-2' }, sound: { main: { 'in-2': 'fixed' } } },
+      close: { program: { main: 'in-1' }, preview: { main: 'in-2' } },
+    }))
+})

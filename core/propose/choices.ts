@@ -13,6 +13,7 @@ import { type LinkEnd, type PortSetting, own } from '#core/document'
 import { isGrave } from '#core/kernel'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel, listFormats, sameFormat } from '#core/signal'
 import { Draft } from './draft'
+import { followLooks } from './looks'
 import { feederSwitcher } from './grow'
 import {
   connectControl,
@@ -280,6 +281,11 @@ function inputChoices(traced: Traced, at: WireTrace): Proposal[] {
     const mine: LinkEnd = { device: to.node.id, port: to.portId }
     draft.move(at.wire.id, 'to', { device: to.node.id, port: other.to!.portId }, at.wire.link.adapters?.to)
     draft.move(other.id, 'to', mine, other.link.adapters?.to)
+    const theirs: LinkEnd = { device: to.node.id, port: other.to!.portId }
+    followLooks(draft, traced.plan, [
+      { from: mine, to: theirs },
+      { from: theirs, to: mine },
+    ])
     return { title: `Swap with ${socketName(other.to!)} (${originName(traced, other.id)})`, edits: draft.edits }
   })
   return [...moveInput(traced, at, freeInputs(traced, to.node.id)), ...swaps, ...feederSwitcher(traced, to.node)]

@@ -46,6 +46,7 @@ export {
   waysFor,
   waysReaching,
 } from './offers'
+export { followLooks } from './looks'
 export { isRadio, swapRadio } from './radio'
 export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPinned, tryEdits } from './remedy'
 export { after, removeRun } from './removal'

@@ -23,6 +23,7 @@ import { type LinkEnd, own } from '#core/document'
 import { RATE_TEXTS, type VideoFormat, formatLabel, listFormats, rate, sameFormat, setsContain } from '#core/signal'
 import { listWords } from '#core/words'
 import { Draft } from './draft'
+import { followLooks } from './looks'
 import type { Proposal } from './rule'
 import { waysBetween } from './search'
 import { type Span, type Way, adaptersFor, allLeads, allModels, layWay, shortTitle, wayTitle } from './ways'
@@ -195,8 +196,14 @@ export function freeSockets({ chain }: Traced, node: DeviceNode, dir: 'in' | 'ou
 /** Moves a link's input end to another input, with the link as it is or by a way that fits there. */
 export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket[]): Proposal[] {
   const { plan } = traced
+  const from = at.wire.link.to
+  // Where two cables lead into one input, what looks say of it may mean the other.
+  const alone = from && traced.chain.entering.get(socketKey(from.device, from.port))?.length === 1
   return inputs.flatMap(socket => {
     const to: LinkEnd = { device: socket.node.id, port: socket.portId }
+    const follow = (draft: Draft) => {
+      if (alone) followLooks(draft, plan, [{ from, to }])
+    }
     const out = at.wire.from?.port
     if (!out || !socket.port || !at.signal) return []
     const cable = plan.leads[at.wire.link.cable] as CableModel
@@ -207,6 +214,7 @@ export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket
     ) {
       const draft = new Draft(plan)
       draft.move(at.wire.id, 'to', to, at.wire.link.adapters?.to)
+      follow(draft)
       return [proposal(title, draft)]
     }
     const way = waysBetween(
@@ -219,6 +227,7 @@ export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket
     const draft = new Draft(plan)
     draft.disconnect(at.wire.id)
     layWay(draft, way, at.wire.link.from!, to, traced.chain.nodes.get(at.signal.origin.device)!.device.name, at.wire.id)
+    follow(draft)
     return [proposal(`${title}: ${wayTitle(way)}`, draft)]
   })
 }

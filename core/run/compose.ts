@@ -1,7 +1,7 @@
 import { type Feed, type KeyKind, type Model, TAPS, type TapLayer, carriesPicture, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Run, type Traced, gathers, isSwitcher, socketKey } from '#core/chain'
+import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
 import { BLACK, type Box, type Content, type LinkEnd, type Overlay, own } from '#core/document'
-import { fact } from '#core/kernel'
+import { runInto } from './ends'
 import { type MixState, type Seeing, type ShowState, atRest } from './state'
 
 /** A picture as it is made: what it shows, down to the sources. */
@@ -48,20 +48,6 @@ export interface Tile {
   readonly label: string
   readonly picture: Picture
 }
-
-/** Runs with a picture, by the input in which they end. */
-const endsFact = fact<Traced, ReadonlyMap<string, Run>>('runs by their end', ({ runs }) => {
-  const found = new Map<string, Run>()
-  for (const run of runs)
-    if (!run.beside && run.end) {
-      const key = socketKey(run.end.device, run.end.port)
-      if (!found.has(key)) found.set(key, run)
-    }
-  return found
-})
-
-export const runInto = (traced: Traced, { device, port }: LinkEnd): Run | undefined =>
-  traced.ask(endsFact).get(socketKey(device, port))
 
 /** What an input shows: of a screen, or of a switcher. Each device is entered once on the way. */
 export function pictureAt(

@@ -50,8 +50,11 @@ function isShown(traced: Traced, state: ShowState, node: DeviceNode, portId: str
   })
 }
 
-/** All ways by which sound comes to an input, open or not, in the order of its links. */
-export function waysTo(traced: Traced, state: ShowState, end: LinkEnd): SoundWay[] {
+/**
+ * The ways by which sound comes to an input, open or not, in the order of its links. `most` leaves out what is shut where
+ * it comes beside a picture and no plug has brought it: a hundred cameras whose microphones nobody opened.
+ */
+export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'most'): SoundWay[] {
   const ways: SoundWay[] = []
   back(end, [], 0, [])
   return ways.sort((a, b) => (a.origin < b.origin ? -1 : a.origin > b.origin ? 1 : Number(b.open) - Number(a.open)))
@@ -78,14 +81,21 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd): SoundWay
     if (makes && port?.sound) ways.push({ origin: node.id, gates, delayMs, open: gates.every(({ open }) => open) })
     if (isSwitcher(node)) {
       if (!port?.sound) return
+      const plugged = (inId: string) =>
+        [...(traced.sound.arriving.get(socketKey(node.id, inId))?.keys() ?? [])].some(
+          origin => traced.chain.nodes.get(origin)!.model.role === 'sound',
+        )
       for (const [inId, input] of portsOf(node.model, 'in'))
-        if (input.sound && own(node.device.ports, portId)?.minus !== inId)
+        if (input.sound && own(node.device.ports, portId)?.minus !== inId) {
+          const gate = gateAt(traced, state, node, inId)
+          if (most && gate.opening === 'shut' && !plugged(inId)) continue
           back(
             { device: node.id, port: inId },
-            [gateAt(traced, state, node, inId), ...gates],
+            [gate, ...gates],
             delayMs + (own(node.device.ports, inId)?.soundDelayMs ?? 0),
             inner,
           )
+        }
       return
     }
     for (const path of node.model.paths) {

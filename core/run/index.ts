@@ -6,11 +6,11 @@ export {
   makesGraphics,
   pictureAt,
   pictureFrom,
-  runInto,
   type Tile,
   shownIn,
   tapOf,
 } from './compose'
+export { runInto } from './ends'
 export { type Gate, type SoundWay, doubled, gateAt, waysTo } from './heard'
 export { type Jump, jumpsOf } from './jumps'
 export type { Command } from './machine'

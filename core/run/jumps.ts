@@ -1,7 +1,7 @@
 import { portsOf } from '#core/catalog'
 import { type Traced, lastSwitchers } from '#core/chain'
 import { own } from '#core/document'
-import { runInto } from './compose'
+import { runInto } from './ends'
 import { routeTo } from './stage'
 import { type ShowState, stateBefore, taken } from './state'
 import { planTake } from './take'

@@ -1,7 +1,8 @@
 import { mixOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
-import { fillInput, linkTo, runInto, shownIn, type Picture } from './compose'
+import { fillInput, linkTo, shownIn, type Picture } from './compose'
+import { runInto } from './ends'
 import { type ShowState, taken } from './state'
 
 /** The inputs by which a source comes to a switcher's program: of that switcher, and of each feeder on the way. */

@@ -1,6 +1,7 @@
 import { type Feed, carriesPicture, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Content, type Look, OFF, type Opening, own } from '#core/document'
+import { runInto } from './ends'
 
 /** What a switcher does at a moment; the optional parts only while something moves. */
 export interface MixState {
@@ -66,9 +67,7 @@ export function stateBefore(traced: Traced): ShowState {
       const inputs = portsOf(node.model, 'in').filter(
         ([port, row]) => carriesPicture(row) && !own(node.device.ports, port)?.offAir,
       )
-      const lit = inputs.find(([port]) =>
-        traced.runs.some(run => run.lit && run.end?.device === node.id && run.end.port === port),
-      )
+      const lit = inputs.find(([port]) => runInto(traced, { device: node.id, port })?.lit)
       return [node.id, { program: (lit ?? inputs[0])?.[0], preview: undefined, keys: {}, faded: false }]
     }),
   )

@@ -270,7 +270,15 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
           <p v-else-if="failed" class="quiet" role="alert">The keyers could not be worked out: {{ failed }}</p>
           <p v-else-if="!keyers" class="quiet" role="status">Working out which keyer it gets …</p>
         </template>
-        <div v-for="switcher in all.switchers.filter(one => one.keyers.length)" :key="switcher.device" class="keyers">
+        <div
+          v-for="switcher in all.switchers.filter(
+            one =>
+              one.keyers.some((_, i) => columns.some(({ id }) => placeIn(one.device, i + 1, id).length)) ||
+              one.device === row?.switcher,
+          )"
+          :key="switcher.device"
+          class="keyers"
+        >
           <table>
             <thead>
               <tr>

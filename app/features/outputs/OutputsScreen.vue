@@ -11,6 +11,7 @@ import FindingList from '~/ui/FindingList.vue'
 import SeenPicture from '~/ui/SeenPicture.vue'
 import { dropEdits, instantName, lookEdits, momentEdits } from '~/plan/looks'
 import { isTyped } from '~/ui/keys'
+import { useMoments } from '~/ui/moments'
 
 /** Who sees what, by picture: audiences against the moments of the show; the chosen one's look is set beside it. */
 const store = usePlanStore()
@@ -62,23 +63,14 @@ const findings = computed(() => {
     (one.at.on === 'look' && one.at.look === instant.value?.look) || one.at.on === 'overlay'
   return [...mine.filter(here), ...mine.filter(one => !here(one))]
 })
-/** Segments with the moments that stand in each. */
-const groups = computed(() => {
-  const found: { title: string; count: number }[] = []
-  for (const { segmentTitle = '' } of seen.value?.instants ?? []) {
-    const last = found.at(-1)
-    if (last && last.title === segmentTitle) last.count++
-    else found.push({ title: segmentTitle, count: 1 })
-  }
-  return found
-})
+const { shown, groups, narrow } = useMoments(() => seen.value?.instants ?? [], column)
 
 const table = ref<HTMLElement>()
 const { width } = useElementSize(table)
 /** As large as the room allows, between what can be read and what fits beside others. */
 const cellWidth = computed(() => {
-  const columns = Math.max(1, seen.value?.instants.length ?? 1)
-  return Math.round(Math.max(152, Math.min(260, (width.value - 150) / columns - 14)))
+  const columns = Math.max(1, shown.value.length)
+  return Math.round(Math.max(narrow.value ? 96 : 152, Math.min(260, (width.value - 190) / columns - 21)))
 })
 
 function focusCell(): void {
@@ -214,17 +206,20 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
               <td />
               <th v-for="(group, i) in groups" :key="i" :colspan="group.count" scope="colgroup" class="segment">
                 <span class="cut" :style="{ maxWidth: `${group.count * (cellWidth + 12) - 12}px` }">{{
-                  group.title || 'As it stands'
+                  group.title
                 }}</span>
               </th>
             </tr>
             <tr v-if="seen.instants.some(({ segment }) => segment !== undefined)">
               <td />
-              <th v-for="(one, j) in seen.instants" :key="j" scope="col" :class="{ on: j === column }">
+              <th v-for="j in shown" :key="j" scope="col" :class="{ on: j === column }">
                 <span class="cut small" :style="{ maxWidth: `${cellWidth}px` }"
-                  >{{ one.title
-                  }}<span v-if="one.lookTitle && one.lookTitle !== one.title" class="quiet">
-                    · {{ one.lookTitle }}</span
+                  >{{ seen.instants[j]!.title
+                  }}<span
+                    v-if="seen.instants[j]!.lookTitle && seen.instants[j]!.lookTitle !== seen.instants[j]!.title"
+                    class="quiet"
+                  >
+                    · {{ seen.instants[j]!.lookTitle }}</span
                   ></span
                 >
               </th>
@@ -238,7 +233,7 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
                   one.wanted ? `sees ${one.wanted}` : one.feed ? `gets ${one.feed}, nobody asks for it` : 'one source'
                 }}</span>
               </th>
-              <td v-for="(instantOf, j) in seen.instants" :key="j">
+              <td v-for="j in shown" :key="j">
                 <button
                   :id="`seen-${i}-${j}`"
                   type="button"
@@ -252,7 +247,7 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
                     :picture="seen.pictures[seen.cells[i]![j]!.picture]!"
                     :scenes="seen.scenes"
                     :width="cellWidth"
-                    :label="`${one.name}, ${instantName(instantOf)}: ${seen.cells[i]![j]!.words}`"
+                    :label="`${one.name}, ${instantName(seen.instants[j]!)}: ${seen.cells[i]![j]!.words}`"
                   />
                   <span class="cut small" :style="{ maxWidth: `${cellWidth}px` }">{{ seen.cells[i]![j]!.words }}</span>
                 </button>

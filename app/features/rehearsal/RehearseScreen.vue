@@ -22,6 +22,8 @@ const route = useRoute()
 const notices = useNotices()
 const live = useRehearsal()
 
+/** The tick that one looks back at; absent, what is now. */
+const view = ref<number>()
 const here = computed(() => `${String(route.params.show)}/${String(route.params.plan)}`)
 /** The plan has changed since the rehearsal began: it goes on as it was, and says so. */
 const older = computed(() => live.of?.name === here.value && live.of.version !== store.report?.version)
@@ -89,8 +91,7 @@ const runs = (source: string): boolean => {
   return chips.length > 0 && chips.every(({ device, port }) => onProgram(device, port))
 }
 
-// Time, as it is shown and as one looks back at it.
-const view = ref<number>()
+// Time, as it is shown.
 const shownTick = computed(() => view.value ?? now.value?.tick ?? 0)
 const rate = computed(() => TICKS_PER_S / (stage.value?.frame ?? 4800))
 function clock(tick: number): string {

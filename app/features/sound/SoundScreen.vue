@@ -11,6 +11,7 @@ import { usePlanStore } from '~/plan/store'
 import FindingList from '~/ui/FindingList.vue'
 import { decimal } from '~/ui/typed'
 import { isTyped } from '~/ui/keys'
+import { useMoments } from '~/ui/moments'
 
 /** Who hears what, moment by moment: each sound is a line that sounds, waits for its picture, or is shut. */
 const store = usePlanStore()
@@ -43,15 +44,7 @@ const HEARING_WORDS: Readonly<Record<Hearing, string>> = {
   away: 'waits for its picture',
   shut: 'shut',
 }
-const groups = computed(() => {
-  const found: { title: string; count: number }[] = []
-  for (const { segmentTitle = 'As it stands' } of all.value?.instants ?? []) {
-    const last = found.at(-1)
-    if (last?.title === segmentTitle) last.count++
-    else found.push({ title: segmentTitle, count: 1 })
-  }
-  return found
-})
+const { shown, groups } = useMoments(() => all.value?.instants ?? [], column)
 const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => id.startsWith('A')))
 
 const OPENING_WORDS: Readonly<Record<Opening, string>> = { shut: 'shut', fixed: 'open', follows: 'follows its picture' }
@@ -152,9 +145,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             </tr>
             <tr v-if="all.instants.some(({ segment }) => segment !== undefined)">
               <td />
-              <th v-for="(one, j) in all.instants" :key="j" scope="col">
+              <th v-for="j in shown" :key="j" scope="col">
                 <button type="button" class="small" :class="{ on: j === column }" @click="column = j">
-                  {{ one.title }}
+                  {{ all.instants[j]!.title }}
                 </button>
               </th>
             </tr>
@@ -165,7 +158,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                 <span class="cut strong">{{ sound.name }}</span>
                 <span class="small quiet">{{ sound.kind }}</span>
               </th>
-              <td v-for="(_, j) in all.instants" :key="j" :class="{ on: j === column }">
+              <td v-for="j in shown" :key="j" :class="{ on: j === column }">
                 <button
                   v-if="lines[i]?.[j]"
                   type="button"

@@ -58,7 +58,7 @@ describe('which overlay gets which keyer', () => {
     expect(found.why.face).toBe('Key: it lies in the mix and goes with its picture.')
   })
   it('keeps the keyer of an overlay over the segments, though another would have its favourite', () => {
-    // In the second segment both are used: the one of three segments keeps keyer 2, the other takes 1 (1 against 20).
+    // In the second segment both are used: the one of three segments keeps keyer 2, the other takes 1 (1 against 200).
     const written = show({ names: over('a', 1), score: over('b', 2, 'luma', ['two']) }, { segments } as Partial<Plan>)
     expect(told(written)).toMatchObject({
       places: ['one names 2', 'two names 2', 'two score 1', 'three names 2'],
@@ -95,9 +95,9 @@ describe('which overlay gets which keyer', () => {
         let sum = 0
         for (const [id, { segments: where }] of Object.entries(overlays)) {
           const mine = where!.map(segment => ways[segment]![id] ?? 0)
-          sum += mine.filter(keyer => keyer === 0).length * 100_000 + mine.filter(keyer => keyer === 1).length
+          sum += mine.filter(keyer => keyer === 0).length * 2_000_000 + mine.filter(keyer => keyer === 1).length
           mine.slice(1).forEach((keyer, i) => {
-            if (keyer !== 0 && keyer !== mine[i]) sum += 20
+            if (keyer !== 0 && keyer !== mine[i]) sum += 200
           })
         }
         return sum

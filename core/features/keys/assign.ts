@@ -28,10 +28,12 @@ export interface KeyerPlan {
 }
 
 /** What counts, in the order in which it counts: each outweighs all that is below it in a show of usual size. */
-const UNPLACED = 100_000
-const IN_CLEAN = 1000
-const CHANGE = 20
+const UNPLACED = 2_000_000
+const IN_CLEAN = 20_000
+const CHANGE = 200
 const OTHER_PLACE = 1
+/** Where all else is equal, the keyer that a look gives it already. */
+const OTHER_THAN_LOOKS = 0.005
 
 /**
  * Gives each overlay its keyer in each segment, by the exact solver: first that all find one, then that none lies in a
@@ -134,7 +136,14 @@ const wantsClean = ({ plan, runs }: Traced, { node }: Laid): boolean =>
 function costOf(traced: Traced, one: Laid, keyer: number): number {
   const box = one.overlay.kind === 'box'
   const after = isAfter(one, keyer)
-  return (!box && !after && wantsClean(traced, one) ? IN_CLEAN : 0) + (box === after ? OTHER_PLACE : 0)
+  const given = Object.values(traced.plan.looks).flatMap(({ keys }) =>
+    Object.entries(own(keys, one.node!.id) ?? {}).flatMap(([number, id]) => (id === one.id ? [Number(number)] : [])),
+  )
+  return (
+    (!box && !after && wantsClean(traced, one) ? IN_CLEAN : 0) +
+    (box === after ? OTHER_PLACE : 0) +
+    (given.length && !given.includes(keyer) ? OTHER_THAN_LOOKS : 0)
+  )
 }
 
 function whyOf(traced: Traced, one: Laid, places: readonly Place[], unplaced: KeyerPlan['unplaced']): string {

@@ -1,6 +1,6 @@
 import { type Keyer, mixOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
-import { type Overlay, own } from '#core/document'
+import type { Overlay } from '#core/document'
 import { fact } from '#core/kernel'
 import { fillInput, linkTo, momentsOf, runInto } from '#core/run'
 

@@ -6,12 +6,13 @@ import { guestInput } from './rules/guest-input'
 import { movedOnAir } from './rules/moved-on-air'
 import { nameGone } from './rules/name-gone'
 import { notTold } from './rules/not-told'
+import { playsAndRecords } from './rules/plays-and-records'
 import { segmentUnwired } from './rules/segment-unwired'
 import { staysOn } from './rules/stays-on'
 
 export const order = feature({
   id: 'order',
   anchors: [USE_ANCHOR, LOOK_ANCHOR, CUE_ANCHOR, SEGMENT_ANCHOR, CLIP_ANCHOR],
-  rules: [segmentUnwired, clipShort, notTold, guestInput, movedOnAir, nameGone, staysOn],
+  rules: [segmentUnwired, clipShort, playsAndRecords, notTold, guestInput, movedOnAir, nameGone, staysOn],
   papers: [runningOrder, cueSheet],
 })

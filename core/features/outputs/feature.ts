@@ -3,6 +3,7 @@ import { COMMANDS } from './commands'
 import { feedback } from './rules/feedback'
 import { feederAstray } from './rules/feeder-astray'
 import { noMultiview } from './rules/no-multiview'
+import { operatorBlind } from './rules/operator-blind'
 import { outputShared } from './rules/output-shared'
 import { outputsFull } from './rules/outputs-full'
 import { sinkUnfed } from './rules/sink-unfed'
@@ -23,5 +24,6 @@ export const outputs = feature({
     feederAstray,
     feederShown,
     multiviewMisses,
+    operatorBlind,
   ],
 })

@@ -1,8 +1,8 @@
 import { portsOf } from '#core/catalog'
 import { type Traced, endName, isSwitcher, socketKey } from '#core/chain'
 import { type Opening, own } from '#core/document'
-import { type SoundWay, doubled, gateAt, momentsOf } from '#core/run'
-import { earsOf, heardIn } from './ways'
+import { type SoundWay, doubled, gateAt, momentsOf, waysTo } from '#core/run'
+import { earsOf } from './ways'
 
 /** What becomes of a sound at a sink in a moment. */
 export type Hearing =
@@ -60,8 +60,10 @@ export interface WhoHears {
 export function whoHears(traced: Traced): WhoHears {
   const { chain, plan } = traced
   const moments = momentsOf(traced)
-  const heard = heardIn(traced)
   const ears = earsOf(traced)
+  const heard = ears.flatMap(({ end }) =>
+    moments.map(moment => ({ end, moment, ways: waysTo(traced, moment.state, end) })),
+  )
   const origins = new Set(heard.flatMap(({ ways }) => ways.map(({ origin }) => origin)))
   const sounds = [...chain.nodes.values()]
     .filter(({ id }) => origins.has(id))

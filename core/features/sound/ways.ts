@@ -30,7 +30,7 @@ export const earsOf = ({ chain, plan }: Traced): { node: DeviceNode; end: LinkEn
 
 const heardFact = fact<Traced, readonly Heard[]>('heard in each moment', traced =>
   earsOf(traced).flatMap(ear =>
-    momentsOf(traced).map((moment): Heard => ({ ...ear, moment, ways: waysTo(traced, moment.state, ear.end) })),
+    momentsOf(traced).map((moment): Heard => ({ ...ear, moment, ways: waysTo(traced, moment.state, ear.end, 'most') })),
   ),
 )
 

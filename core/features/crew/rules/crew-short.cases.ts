@@ -93,12 +93,22 @@ export const CASES: readonly Faulty[] = [
     name: 'a feeder that nobody works',
     gives: ['R06'],
     plan: plan({
-      devices: { a: 'camera-box-hdmi 1080p59.94', b: 'computer 1080p59.94', side: STAGE, main: STAGE },
+      devices: {
+        a: 'camera-box-hdmi 1080p59.94',
+        b: 'computer 1080p59.94',
+        side: STAGE,
+        main: STAGE,
+        hall: 'projector',
+        scr: 'screen',
+      },
       links: {
         a: 'a.hdmi > side.in-1 hdmi-passive 2',
         b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
         l: 'side.out-1 > main.in-1 hdmi-passive 2',
+        h: 'main.out-1 > hall.in hdmi-passive 3',
+        o: 'side.out-2 > scr.in hdmi-passive 2',
       },
+      wants: { hall: 'program', scr: { feed: 'program', of: 'side' } },
       people: { kim: { name: 'Kim', order: 1, hears: true } },
       segments: { talk: { title: 'Talk', order: 1, work: { kim: ['main'] } } },
     }),

@@ -1,7 +1,7 @@
 import { type Socket, type Traced, deviceName, endName } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
-import { Draft, type Proposal, largerSwitcher, rule } from '#core/propose'
+import { Draft, type Proposal, followLooks, largerSwitcher, rule } from '#core/propose'
 import { runInto } from '#core/run'
 import { type Laid, allLaid } from '../laid'
 
@@ -72,6 +72,14 @@ function swapped(traced: Traced, one: Laid): Proposal[] {
   draft.move(mine.wire.id, 'to', { device: node!.id, port: inset.portId }, mine.wire.link.adapters?.to)
   for (const wire of traced.chain.entering.get(`${node!.id}/${inset.portId}`) ?? [])
     draft.move(wire.id, 'to', { device: node!.id, port: input! }, wire.link.adapters?.to)
+  const [to, from] = [
+    { device: node!.id, port: inset.portId },
+    { device: node!.id, port: input! },
+  ]
+  followLooks(draft, traced.plan, [
+    { from, to },
+    { from: to, to: from },
+  ])
   const labels = [own(node!.device.ports, inset.portId)?.label, own(node!.device.ports, input!)?.label]
   if (labels[0] !== labels[1]) {
     draft.set(['devices', node!.id, 'ports', inset.portId, 'label'], labels[1])

@@ -1,0 +1,80 @@
+import { describe, expect, it } from 'vitest'
+import { tracedOf } from '#core/chain'
+import { fmt, plan } from '../../testing/plans'
+import { doubled, gateAt, waysTo } from './heard'
+import { stateBefore, taken } from './state'
+
+const format = fmt('1080p50')
+const chain = plan({
+  devices: {
+    cam: 'camera-studio-sdi 1080p50',
+    two: 'camera-studio-sdi 1080p50',
+    mic: 'microphone-speech',
+    desk: 'desk-16',
+    side: { model: 'switcher-12-sdi', standard: format, ports: { 'in-1': { sound: 'fixed' } } },
+    main: {
+      model: 'switcher-12-sdi',
+      standard: format,
+      ports: { 'in-1': { sound: 'follows' }, 'sound-1': { soundDelayMs: 40 }, 'out-6': { feed: 'program' } },
+    },
+    rec: 'recorder-hdmi',
+  },
+  links: {
+    a: 'cam.sdi > side.in-1 coax-rg6 5',
+    b: 'two.sdi > main.in-2 coax-rg6 5',
+    l: 'side.out-1 > main.in-1 coax-rg6 3',
+    m: 'mic.out > desk.in-1 xlr-lead 3',
+    x: 'desk.mix-1 > side.sound-1 xlr-lead 3',
+    y: 'desk.mix-2 > main.sound-1 xlr-lead 3',
+    r: 'main.out-6 > rec.in hdmi-passive 2',
+  },
+  overlays: {
+    face: { title: 'Face', order: 1, kind: 'box', fill: 'cam' },
+    names: { title: 'Names', order: 2, kind: 'luma', fill: 'cam' },
+  },
+  wants: { rec: { feed: 'program', sound: true } },
+})
+const traced = tracedOf(chain)
+const state = (look: object) => taken(stateBefore(traced), { title: '', order: 0, ...look })
+const REC = { device: 'rec', port: 'in' }
+const told = (look: object, most?: 'most') =>
+  waysTo(traced, state(look), REC, most).map(
+    ({ origin, gates, open }) =>
+      `${origin} ${gates.map(({ device, port }) => `${device}.${port}`).join(' ')} ${open ? 'open' : 'not'}`,
+  )
+
+describe('the ways of sound', () => {
+  it('go by every switcher and desk on the way; an input that follows is open while its picture is on air', () => {
+    expect(told({ program: { main: 'in-1' } })).toEqual([
+      'cam side.in-1 main.in-1 open',
+      'mic side.sound-1 main.in-1 open',
+      'mic main.sound-1 open',
+      'two main.in-2 not',
+    ])
+    expect(told({ program: { main: 'in-2' } }).filter(line => line.endsWith('open'))).toEqual(['mic main.sound-1 open'])
+  })
+  it('are opened by a picture in a box, and not by one that is cut out', () => {
+    const main = traced.chain.nodes.get('main')!
+    const gate = (keys: object) =>
+      gateAt(traced, state({ program: { main: 'in-2' }, keys: { main: keys } }), main, 'in-1')
+    expect(gate({ '1': 'face' })).toMatchObject({ opening: 'follows', open: true })
+    expect(gate({ '1': 'names' })).toMatchObject({ opening: 'follows', open: false })
+    expect(gate({})).toMatchObject({ open: false })
+  })
+  it('follow a look that opens or shuts an input', () => {
+    expect(told({ program: { main: 'in-1' }, sound: { main: { 'in-1': 'shut' } } })[0]).toBe(
+      'cam side.in-1 main.in-1 not',
+    )
+    expect(told({ program: { main: 'in-2' }, sound: { main: { 'in-2': 'fixed' } } })).toContain('two main.in-2 open')
+  })
+  it('leave out what nobody opened where that is asked, and nothing that a plug brings', () => {
+    expect(told({ program: { main: 'in-1' } }, 'most')).not.toContain('two main.in-2 not')
+    const shut = told({ program: { main: 'in-1' }, sound: { main: { 'in-1': 'shut' } } }, 'most')
+    expect(shut).toContain('mic side.sound-1 main.in-1 not')
+  })
+  it('comb where one sound is open straight and through a feeder', () => {
+    const pair = (look: object) => doubled(waysTo(traced, state(look), REC)).map(({ origin }) => origin)
+    expect(pair({ program: { main: 'in-1' } })).toEqual(['mic'])
+    expect(pair({ program: { main: 'in-2' } })).toEqual([])
+  })
+})
