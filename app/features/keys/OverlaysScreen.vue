@@ -253,7 +253,7 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
           </button>
         </li>
       </ul>
-      <section ref="stage" class="stage" :aria-label="row?.overlay.title">
+      <section ref="stage" class="stage" tabindex="0" :aria-label="row?.overlay.title">
         <template v-if="row">
           <SeenPicture
             :picture="row.picture"

@@ -134,7 +134,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           </button>
         </li>
       </ul>
-      <section class="stage" :aria-label="ear?.name">
+      <section class="stage" tabindex="0" :aria-label="ear?.name">
         <table>
           <thead>
             <tr>
