@@ -27,18 +27,31 @@ export interface Matte {
  * the key as a whole.
  */
 export function keyed(back: Pixels, fill: Pixels, { table, key = fill }: Matte, share = 1): Pixels {
-  const data = new Uint8ClampedArray(back.data.length)
+  const [under, over, cut] = [back.data, fill.data, key.data]
+  const data = new Uint8ClampedArray(under.length)
+  const solid = share === 1 ? table : table.map(a => a * share)
   for (let i = 0; i < data.length; i += 4) {
-    const a = share * table[luma(key.data[i]!, key.data[i + 1]!, key.data[i + 2]!)]!
-    for (let c = i; c < i + 3; c++) data[c] = Math.floor(a * fill.data[c]! + (1 - a) * back.data[c]! + 0.5)
+    const a = solid[luma(cut[i]!, cut[i + 1]!, cut[i + 2]!)]!
     data[i + 3] = 255
+    if (a === 0) {
+      data[i] = under[i]!
+      data[i + 1] = under[i + 1]!
+      data[i + 2] = under[i + 2]!
+      continue
+    }
+    const rest = 1 - a
+    data[i] = (a * over[i]! + rest * under[i]! + 0.5) | 0
+    data[i + 1] = (a * over[i + 1]! + rest * under[i + 1]! + 0.5) | 0
+    data[i + 2] = (a * over[i + 2]! + rest * under[i + 2]! + 0.5) | 0
   }
   return { ...back, data }
 }
 
 /** Two pictures of one size mixed: share of the new one 0 .. 1, rounded half up. */
 export function mixed(old: Pixels, next: Pixels, share: number): Pixels {
-  const data = new Uint8ClampedArray(old.data.length)
-  for (let i = 0; i < data.length; i++) data[i] = Math.floor(share * next.data[i]! + (1 - share) * old.data[i]! + 0.5)
+  const [before, after] = [old.data, next.data]
+  const data = new Uint8ClampedArray(before.length)
+  const rest = 1 - share
+  for (let i = 0; i < data.length; i++) data[i] = (share * after[i]! + rest * before[i]! + 0.5) | 0
   return { ...old, data }
 }

@@ -41,6 +41,27 @@ describe('keys', () => {
     // 0.5 * 255 + 0.5 * 10 = 132.5, half up.
     expect(at(half, 0, 0)[0]).toBe(133)
   })
+  it('is the same by the plain formula, for every brightness, share and slope', () => {
+    const back = row(...Array.from({ length: 256 }, (_, i) => grey(255 - i)))
+    const fill = row(...Array.from({ length: 256 }, (_, i): Colour => [i, (i * 7) % 256, (i * 31) % 256]))
+    for (const [clip, gain] of [
+      [0, 0],
+      [0, 0.5],
+      [0.1, 0.9],
+      [0.5, 1],
+    ] as const)
+      for (const share of [0, 0.3, 1]) {
+        const out = keyed(back, fill, { table: matteTable(clip, gain) }, share)
+        for (let x = 0; x < 256; x++) {
+          const colour = at(fill, x, 0)
+          const y = luma(...colour) / 255
+          const a = share * Math.min(1, Math.max(0, (y - clip) / Math.max(1 - gain, 1 / 255)))
+          const plainly = colour.map(c => Math.floor(a * c + (1 - a) * (255 - x) + 0.5))
+          for (let c = 0; c < 3; c++)
+            expect(Math.abs(at(out, x, 0)[c]! - plainly[c]!)).toBeLessThanOrEqual(a === 0 || a === 1 ? 0 : 1)
+        }
+      }
+  })
   it('mix by a share, half up', () =>
     expect(at(mixed(row([0, 10, 255]), row([255, 20, 0]), 0.25), 0, 0)).toEqual([64, 13, 191]))
 })
