@@ -11,6 +11,7 @@ import { wrongFrames } from './monitor'
 import { type Happening, Rehearsal, seededChances } from './rehearsal'
 import { type ShowState, stateBefore, taken } from './state'
 import { jumpsOf } from './jumps'
+import { routeTo } from './stage'
 import { happeningsOf, judgedSinks, planTake } from './take'
 
 describe('the clock', () => {
@@ -326,5 +327,32 @@ describe('jumps', () => {
     for (let seed = 1; seed <= 12; seed++)
       for (const { sources, rows } of jumpsOf(wildChain(seed)))
         expect(rows.flat().filter(Boolean).length).toBe(sources.length * (sources.length - 1))
+  })
+  it('are as dear as the worst of all states of the feeders, tried one by one', () => {
+    for (let seed = 1; seed <= 8; seed++) {
+      const traced = wildChain(seed)
+      for (const { last, sources, rows } of jumpsOf(traced)) {
+        const route = (id: string) => routeTo(traced, traced.chain.nodes.get(last)!, id)!
+        const inputs = (device: string) =>
+          traced.runs.flatMap(({ lit, end }) => (lit && end?.device === device ? [end.port] : []))
+        sources.forEach((a, i) =>
+          sources.forEach((b, j) => {
+            if (i === j) return
+            const free = Object.keys(stateBefore(traced).mixers).filter(device => !(device in route(a)))
+            const states = free.reduce<Record<string, string>[]>(
+              (all, device) => all.flatMap(one => inputs(device).map(port => ({ ...one, [device]: port }))),
+              [{}],
+            )
+            const takes = states.map(others => {
+              const old = base(traced, { program: { ...others, ...route(a) } })
+              return planTake(traced, old, taken(old, { title: '', order: 0, program: route(b) }))
+            })
+            const detour = takes.some(({ kind }) => kind === 'detour')
+            expect(rows[i]![j]!.kind, `seed ${seed}, ${a} to ${b}`).toBe(detour ? 'detour' : 'clean')
+            if (!detour) expect(rows[i]![j]!.presses).toBe(Math.max(...takes.map(({ presses }) => presses)))
+          }),
+        )
+      }
+    }
   })
 })
