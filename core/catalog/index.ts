@@ -1,6 +1,7 @@
 export { CONSTRAINTS } from './constraints'
 export {
   ACTS,
+  SOUND_HZ,
   type Act,
   type Delay,
   FEEDS,

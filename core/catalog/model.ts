@@ -71,6 +71,9 @@ export interface Delay {
   readonly unit: 'ms' | 'frames'
 }
 
+/** Samples a second that sound beside a picture has. */
+export const SOUND_HZ = [48_000, 44_100] as const
+
 export interface Port {
   /** What is printed beside it, e.g. "HDMI in 1". */
   readonly title: string
@@ -104,6 +107,17 @@ export interface Port {
   readonly minus?: true
   /** Sound plugs: a microphone's output that nothing has amplified, or an input for line alone. Absent: line out, either in. */
   readonly soundLevel?: 'microphone' | 'line'
+  /**
+   * Sound plugs and 48 V of phantom power: an output `needs` it (a condenser microphone) or is `harmed` by it (a line); an
+   * input has it `switched`. Absent, it is neither needed nor given, and does no harm.
+   */
+  readonly phantom?: 'needs' | 'harmed' | 'switched'
+  /** Line levels that can be set, dBu, the factory one first; absent, +4 at XLR and 6.3 mm, -7.8 (-10 dBV) at 3.5 mm. */
+  readonly nominalDbu?: readonly number[]
+  /** Sound outputs that do not bring one sound to both sides: the left one alone, or another voice at each. Absent, as channels. */
+  readonly sides?: 'left' | 'apart'
+  /** Samples a second of the sound that leaves, or that an input takes, the factory one first; absent, 48 000. */
+  readonly soundHz?: readonly (typeof SOUND_HZ)[number][]
   /** SDI at 3G: the levels that an output sends or an input takes, the factory one first; absent, A is sent and both are taken. */
   readonly levels?: readonly Level[]
   /** 2160 over several links: the divisions that are sent or taken, the factory one first. */

@@ -39,7 +39,13 @@ function* ofDevice(device: Device, model: Model): Generator<Impossible> {
 function hasAny(model: Model, portId: string, field: keyof PortSetting): boolean {
   const port = own(model.ports, portId)!
   if (field === 'format') return makesInAnyMode(model, portId).some(({ sets }) => sets.length > 0)
-  const lists = { feed: port.feeds, level: port.levels, division: port.divisions }
+  const lists = {
+    feed: port.feeds,
+    level: port.levels,
+    division: port.divisions,
+    nominalDbu: port.nominalDbu,
+    soundHz: port.soundHz,
+  }
   return lists[field as keyof typeof lists] !== undefined
 }
 
@@ -82,6 +88,14 @@ function has(
       )
     case 'minus':
       return out && port.minus === true
+    case 'phantom':
+      return !out && port.phantom === 'switched'
+    case 'nominalDbu':
+      return includes(port.nominalDbu, setting.nominalDbu!)
+    case 'spread':
+      return into && (port.sound ?? 0) > 1
+    case 'soundHz':
+      return out && includes(port.soundHz, setting.soundHz!)
     case 'of':
       return model.paths.some(({ format, to }) => format === 'chosen' && to.includes(portId))
     case 'sound':

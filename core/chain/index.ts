@@ -23,7 +23,7 @@ export {
 } from './resolve'
 export { type Run, runsOf } from './runs'
 export { type DelayMs, type Signal, delayMs } from './signal'
-export { openingOf } from './sound'
+export { isReplaced, openingOf } from './sound'
 export type { Stop } from './stop'
 export { type WireTrace, slowestMs, trace, upstream } from './trace'
 export { Traced, tracedOf } from './traced'

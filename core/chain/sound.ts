@@ -21,6 +21,19 @@ export function openingOf({ node, portId, port }: Socket): Opening {
   return own(node.device.ports, portId)?.sound ?? (port?.carries === 'sound' ? 'fixed' : 'shut')
 }
 
+/** Something is plugged in that takes the place of what a device itself makes beside the picture at an output. */
+export const isReplaced = (chain: Chain, { wires }: Pick<Trace, 'wires'>, node: DeviceNode, portId: string): boolean =>
+  node.model.role === 'source' &&
+  node.model.paths.some(
+    ({ from, to }) =>
+      to.includes(portId) &&
+      from.some(
+        inId =>
+          own(node.model.ports, inId)?.carries === 'sound' &&
+          chain.entering.get(socketKey(node.id, inId))?.some(({ id }) => wires.get(id)?.arrives),
+      ),
+  )
+
 /**
  * Follows sound from every device that makes it, through sound leads and beside the pictures that arrive, to the
  * sinks. A switcher mixes what its open inputs bring and puts it beside every output that carries sound. Sets only grow,
@@ -36,7 +49,7 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
     const { role } = node.model
     if (role !== 'source' && role !== 'sound') continue
     for (const [portId, port] of portsOf(node.model, 'out'))
-      if (port.sound) queue.push([node, portId, node.id, NO_DELAY])
+      if (port.sound && !isReplaced(chain, { wires }, node, portId)) queue.push([node, portId, node.id, NO_DELAY])
   }
   for (let next = queue.pop(); next; next = queue.pop()) {
     const [node, portId, origin, delay] = next

@@ -86,6 +86,11 @@ const GRAVITY: Readonly<Record<string, string>> = {
   A14: 'D',
   A15: 'DQ',
   A06: 'Q',
+  A07: 'Q',
+  A10: 'D',
+  A12: 'Q',
+  A13: 'Q',
+  A16: 'Q',
   K01: 'D',
   K02: 'Q',
   // Noted, where a data sheet names no keyers.

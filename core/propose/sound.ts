@@ -166,7 +166,8 @@ export function cameraPictures(
       const origin = chain.nodes.get(run.origin!.device)!
       const heldMs = switcher.device.ports?.[input]?.soundDelayMs ?? 0
       const fixed = port.sound !== undefined && openingOf({ node: switcher, portId: input, port }) === 'fixed'
-      const comes = (camera: DeviceNode) => sound.arriving.get(socketKey(switcher.id, input))?.has(camera.id)
+      const comes = (camera: DeviceNode) =>
+        [camera.id, ...ridersOf(traced, camera)].some(id => sound.arriving.get(socketKey(switcher.id, input))?.has(id))
       const mine =
         delayMs(port.delay, switcher.standard!).typ +
         delayMs(switcher.model.paths.find(({ format }) => format === 'standard')!.delay, switcher.standard!).typ
@@ -196,10 +197,19 @@ export function cameraPictures(
     })
 }
 
+/** Sounds that are plugged into a camera and travel with its picture from there on. */
+function ridersOf({ chain, sound }: Traced, { id, model }: DeviceNode): string[] {
+  if (model.role !== 'source' || model.paths.length === 0) return []
+  const sockets = model.paths.flatMap(({ from }) => from).filter(port => model.ports[port]?.carries === 'sound')
+  return sockets.flatMap(port => [...(sound.arriving.get(socketKey(id, port))?.keys() ?? [])])
+}
+
 /** Sounds that enter a switcher by plugs of their own, with what holds them back. */
-export function pluggedSounds({ chain, sound }: Traced, switcher: DeviceNode): DelayMs[] {
+export function pluggedSounds(traced: Traced, switcher: DeviceNode): DelayMs[] {
+  const { chain, sound } = traced
+  const riding = new Set([...chain.nodes.values()].flatMap(node => ridersOf(traced, node)))
   return [...(sound.mixes.get(switcher.id) ?? [])]
-    .filter(([device]) => chain.nodes.get(device)!.model.role === 'sound')
+    .filter(([device]) => chain.nodes.get(device)!.model.role === 'sound' && !riding.has(device))
     .map(([, delay]) => delay)
 }
 

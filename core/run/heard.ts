@@ -1,5 +1,5 @@
 import { portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, openingOf, socketKey } from '#core/chain'
+import { type DeviceNode, type Traced, isReplaced, isSwitcher, openingOf, socketKey } from '#core/chain'
 import { type LinkEnd, type Opening, own } from '#core/document'
 import { fillInput } from './compose'
 import type { ShowState } from './state'
@@ -78,7 +78,8 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
     const inner = [...through, node.id]
     const port = own(node.model.ports, portId)
     const makes = node.model.role === 'source' || node.model.role === 'sound'
-    if (makes && port?.sound) ways.push({ origin: node.id, gates, delayMs, open: gates.every(({ open }) => open) })
+    if (makes && port?.sound && !isReplaced(traced.chain, traced.trace, node, portId))
+      ways.push({ origin: node.id, gates, delayMs, open: gates.every(({ open }) => open) })
     if (isSwitcher(node)) {
       if (!port?.sound) return
       const plugged = (inId: string) =>

@@ -1,5 +1,5 @@
 import type { Model } from '../model'
-import { ms, network, sound, usbControl } from './parts'
+import { CONSUMER_DBU, STUDIO_DBU, microphoneIn, ms, network, sound, usbControl } from './parts'
 
 /** Sound and control: devices without a picture. */
 export const BESIDE: Record<string, Model> = {
@@ -32,10 +32,20 @@ export const BESIDE: Record<string, Model> = {
     priceMinor: 42000,
     ports: {
       ...Object.fromEntries(
-        [1, 2, 3, 4, 5, 6, 7, 8].map(n => [`in-${n}`, { ...sound('in', `Input ${n}`, 'xlr', 1), number: n }]),
+        [1, 2, 3, 4, 5, 6, 7, 8].map(n => [`in-${n}`, { ...microphoneIn(`Input ${n}`), number: n }]),
       ),
-      main: { ...sound('out', 'Main mix', 'jack', 2), sound: 0 },
-      second: { ...sound('out', 'Second mix', 'jack', 2), sound: 0 },
+      main: {
+        ...sound('out', 'Main mix', 'jack', 2),
+        sound: 0,
+        nominalDbu: [STUDIO_DBU, CONSUMER_DBU],
+        phantom: 'harmed',
+      },
+      second: {
+        ...sound('out', 'Second mix', 'jack', 2),
+        sound: 0,
+        nominalDbu: [STUDIO_DBU, CONSUMER_DBU],
+        phantom: 'harmed',
+      },
     },
     paths: [
       {
@@ -50,7 +60,7 @@ export const BESIDE: Record<string, Model> = {
     title: 'Sound desk of the house, line feed',
     role: 'sound',
     kind: 'desk',
-    ports: { feed: sound('out', 'Line feed', 'xlr', 2) },
+    ports: { feed: { ...sound('out', 'Line feed', 'xlr', 2), phantom: 'harmed' } },
     paths: [],
     watts: 0,
     supply: 'none',
@@ -60,7 +70,7 @@ export const BESIDE: Record<string, Model> = {
     title: 'Two radio microphones on one receiver, 3.5 mm, one a side',
     role: 'sound',
     kind: 'microphone',
-    ports: { out: sound('out', 'Receiver out', 'mini-jack', 2) },
+    ports: { out: { ...sound('out', 'Receiver out', 'mini-jack', 2), sides: 'apart' } },
     paths: [],
     watts: 1,
     supply: 'battery',
@@ -85,13 +95,13 @@ export const BESIDE: Record<string, Model> = {
     priceMinor: 128000,
     ports: {
       ...Object.fromEntries(
-        Array.from({ length: 16 }, (_, i) => [
-          `in-${i + 1}`,
-          { ...sound('in', `Input ${i + 1}`, 'xlr', 1), number: i + 1 },
-        ]),
+        Array.from({ length: 16 }, (_, i) => [`in-${i + 1}`, { ...microphoneIn(`Input ${i + 1}`), number: i + 1 }]),
       ),
       ...Object.fromEntries(
-        [1, 2, 3, 4].map(n => [`mix-${n}`, { ...sound('out', `Mix ${n}`, 'xlr', 2), sound: 0, number: n }]),
+        [1, 2, 3, 4].map(n => [
+          `mix-${n}`,
+          { ...sound('out', `Mix ${n}`, 'xlr', 2), sound: 0, number: n, phantom: 'harmed' },
+        ]),
       ),
     },
     paths: [
@@ -111,7 +121,7 @@ export const BESIDE: Record<string, Model> = {
     watts: 4,
     supply: 'mains',
     priceMinor: 9000,
-    ports: { in: sound('in', 'In', 'xlr', 1), out: { ...sound('out', 'Out', 'xlr', 1), sound: 0 } },
+    ports: { in: microphoneIn('In'), out: { ...sound('out', 'Out', 'xlr', 1), sound: 0, phantom: 'harmed' } },
     paths: [{ from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0, 0) }],
     amplifies: true,
   },
@@ -122,7 +132,10 @@ export const BESIDE: Record<string, Model> = {
     watts: 0,
     supply: 'none',
     priceMinor: 5500,
-    ports: { in: sound('in', 'In', 'mini-jack', 2), out: { ...sound('out', 'Out', 'xlr', 2), sound: 0 } },
+    ports: {
+      in: sound('in', 'In', 'mini-jack', 2),
+      out: { ...sound('out', 'Out', 'xlr', 2), sound: 0 },
+    },
     paths: [{ from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0, 0) }],
   },
   'unbalance-box': {
@@ -134,6 +147,55 @@ export const BESIDE: Record<string, Model> = {
     priceMinor: 5500,
     ports: { in: sound('in', 'In', 'xlr', 2), out: { ...sound('out', 'Out', 'mini-jack', 2), sound: 0 } },
     paths: [{ from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0, 0) }],
+  },
+  'line-box': {
+    title: 'Line amplifier, 3.5 mm to balanced XLR, lifts to +4 dBu',
+    short: 'Line amp',
+    role: 'sound',
+    kind: 'converter',
+    watts: 3,
+    supply: 'usb',
+    priceMinor: 8500,
+    ports: {
+      in: { ...sound('in', 'In', 'mini-jack', 2), nominalDbu: [CONSUMER_DBU] },
+      out: { ...sound('out', 'Out', 'xlr', 2), sound: 0, nominalDbu: [STUDIO_DBU], phantom: 'harmed' },
+    },
+    paths: [{ from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0, 0) }],
+  },
+  'isolator-xlr': {
+    title: 'Sound isolator, XLR, keeps phantom power and hum away',
+    short: 'Isolator',
+    role: 'sound',
+    kind: 'converter',
+    watts: 0,
+    supply: 'none',
+    priceMinor: 6500,
+    ports: { in: sound('in', 'In', 'xlr', 2), out: { ...sound('out', 'Out', 'xlr', 2), sound: 0 } },
+    paths: [{ from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0, 0) }],
+  },
+  'pad-line': {
+    title: 'Line pad, 12 dB, 3.5 mm',
+    short: 'Pad',
+    role: 'sound',
+    kind: 'converter',
+    watts: 0,
+    supply: 'none',
+    priceMinor: 2500,
+    ports: {
+      in: { ...sound('in', 'In', 'mini-jack', 2), nominalDbu: [STUDIO_DBU] },
+      out: { ...sound('out', 'Out', 'mini-jack', 2), sound: 0, nominalDbu: [CONSUMER_DBU] },
+    },
+    paths: [{ from: ['in'], to: ['out'], format: 'same', delay: ms(0, 0, 0) }],
+  },
+  'microphone-condenser': {
+    title: 'Condenser microphone, XLR, needs phantom power',
+    role: 'sound',
+    kind: 'microphone',
+    ports: { out: { ...sound('out', 'Out', 'xlr', 1), soundLevel: 'microphone', phantom: 'needs' } },
+    paths: [],
+    watts: 0,
+    supply: 'none',
+    priceMinor: 18000,
   },
   'computer-control': {
     title: 'Computer for control, network and two USB sockets',

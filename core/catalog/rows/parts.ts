@@ -123,6 +123,29 @@ export const sound = (
   connector: keyof typeof SOUND_TITLES,
   channels: number,
 ): Port => ({ title: `${title} (${SOUND_TITLES[connector]})`, dir, carries: 'sound', connector, sound: channels })
+/** An XLR input for one channel that can feed a condenser microphone. */
+export const microphoneIn = (title: string): Port => ({ ...sound('in', title, 'xlr', 1), phantom: 'switched' })
+/** A camera with sockets for sound: what is plugged in there takes the place of its own microphone, beside every picture. */
+export const withSockets = (camera: Model, sockets: Record<string, Port>): Model => ({
+  ...camera,
+  ports: { ...camera.ports, ...sockets },
+  paths: [
+    ...camera.paths,
+    {
+      from: Object.keys(sockets),
+      to: Object.entries(camera.ports).flatMap(([id, { dir, sound }]) => (dir === 'out' && sound ? [id] : [])),
+      format: 'same',
+      delay: ms(0, 0, 0),
+    },
+  ],
+})
+/** The socket for sound of small cameras: microphones, and line level as players have it. */
+export const cameraSocket = (): Record<string, Port> => ({
+  microphone: { ...sound('in', 'Microphone', 'mini-jack', 2), nominalDbu: [CONSUMER_DBU] },
+})
+/** Line level at 3.5 mm and at XLR, dBu: -10 dBV and the level of studios. */
+export const CONSUMER_DBU = -7.8
+export const STUDIO_DBU = 4
 /** An input that a microphone is too weak for. */
 export const lineIn = (title: string, connector: keyof typeof SOUND_TITLES, channels: number): Port => ({
   ...sound('in', title, connector, channels),

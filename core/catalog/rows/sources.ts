@@ -1,4 +1,4 @@
-import type { Model } from '../model'
+import { SOUND_HZ, type Model } from '../model'
 import {
   ALL_1080I,
   PLAYER_MAKES,
@@ -10,7 +10,11 @@ import {
   UP_TO_12G,
   frames,
   hdmi,
+  cameraSocket,
   heard,
+  lineIn,
+  microphoneIn,
+  withSockets,
   ms,
   network,
   sdi,
@@ -21,29 +25,32 @@ import {
 
 /** What makes a picture. */
 export const SOURCES: Record<string, Model> = {
-  'camera-hand-hdmi': {
-    title: 'Hand camera, micro HDMI, records 2160 inside',
-    role: 'source',
-    kind: 'camera',
-    watts: 9,
-    supply: 'battery',
-    priceMinor: 95000,
-    delay: frames(1, 2, 3),
-    paths: [],
-    ports: { hdmi: hdmi('out', 'HDMI out', 340, { connector: 'hdmi-d', ...heard }) },
-    modes: {
-      'live': {
-        title: 'Live, 1080 out',
-        makes: { hdmi: [set(1080, 'p', R24, '25/1', R30, '50/1', R60), set(1080, 'i', '25/1', R30)] },
+  'camera-hand-hdmi': withSockets(
+    {
+      title: 'Hand camera, micro HDMI, records 2160 inside',
+      role: 'source',
+      kind: 'camera',
+      watts: 9,
+      supply: 'battery',
+      priceMinor: 95000,
+      delay: frames(1, 2, 3),
+      paths: [],
+      ports: { hdmi: hdmi('out', 'HDMI out', 340, { connector: 'hdmi-d', ...heard }) },
+      modes: {
+        'live': {
+          title: 'Live, 1080 out',
+          makes: { hdmi: [set(1080, 'p', R24, '25/1', R30, '50/1', R60), set(1080, 'i', '25/1', R30)] },
+        },
+        'inside-2160': {
+          title: 'Records 2160 inside, 1080 out up to 30 frames',
+          makes: { hdmi: [set(1080, 'p', R24, '25/1', R30)] },
+          records: [set(2160, 'p', R24, '25/1', R30)],
+        },
+        'out-2160': { title: '2160 out, no recording', makes: { hdmi: [set(2160, 'p', R24, '25/1', R30)] } },
       },
-      'inside-2160': {
-        title: 'Records 2160 inside, 1080 out up to 30 frames',
-        makes: { hdmi: [set(1080, 'p', R24, '25/1', R30)] },
-        records: [set(2160, 'p', R24, '25/1', R30)],
-      },
-      'out-2160': { title: '2160 out, no recording', makes: { hdmi: [set(2160, 'p', R24, '25/1', R30)] } },
     },
-  },
+    cameraSocket(),
+  ),
   'camera-box-hdmi': {
     title: 'Box camera, HDMI, 59.94 family only',
     role: 'source',
@@ -76,17 +83,20 @@ export const SOURCES: Record<string, Model> = {
       }),
     },
   },
-  'camera-shoulder-sdi': {
-    title: 'Shoulder camera, SDI, 1080i50 only',
-    role: 'source',
-    kind: 'camera',
-    watts: 22,
-    supply: 'battery',
-    priceMinor: 180000,
-    delay: frames(1, 1, 2),
-    paths: [],
-    ports: { sdi: sdi('out', 'SDI out', { ...heard, classes: ['HD'], makes: [set(1080, 'i', '25/1')] }) },
-  },
+  'camera-shoulder-sdi': withSockets(
+    {
+      title: 'Shoulder camera, SDI, 1080i50 only',
+      role: 'source',
+      kind: 'camera',
+      watts: 22,
+      supply: 'battery',
+      priceMinor: 180000,
+      delay: frames(1, 1, 2),
+      paths: [],
+      ports: { sdi: sdi('out', 'SDI out', { ...heard, classes: ['HD'], makes: [set(1080, 'i', '25/1')] }) },
+    },
+    { 'sound-1': microphoneIn('Sound in 1'), 'sound-2': microphoneIn('Sound in 2') },
+  ),
   'phone': {
     title: 'Phone, USB-C, clean with an application',
     role: 'source',
@@ -125,6 +135,7 @@ export const SOURCES: Record<string, Model> = {
         hdmi('out', `HDMI ${n}`, 340, {
           number: n,
           ...heard,
+          soundHz: [...SOUND_HZ],
           coding: RGB_8,
           makes: [
             set(1080, 'p', '60/1', R60, '50/1', '30/1', R30, '25/1', '24/1'),
@@ -239,6 +250,7 @@ export const SOURCES: Record<string, Model> = {
     ports: {
       hdmi: hdmi('out', 'HDMI out', 165, {
         ...heard,
+        soundHz: [...SOUND_HZ],
         makes: [set(1080, 'p', R24, '25/1', R30, '50/1', R60), ALL_1080I],
       }),
     },
@@ -258,38 +270,41 @@ export const SOURCES: Record<string, Model> = {
     620000,
     frames(1, 1.5, 2),
   ),
-  'camera-mirrorless': {
-    ...source(
-      'camera',
-      'Mirrorless camera, mini HDMI, 2160 inside or out',
-      hdmi('out', 'HDMI out', 340, {
-        connector: 'hdmi-c',
-        ...heard,
-        transfers: ['sdr', 'hlg', 'log'],
-        readouts: 'switchable',
-      }),
-      8,
-      'battery',
-      140000,
-      frames(1, 2, 3),
-    ),
-    modes: {
-      'out-1080': {
-        title: '1080 out, records 2160 inside up to 30 frames',
-        makes: { hdmi: [set(1080, 'p', R24, '25/1', R30)] },
-        records: [set(2160, 'p', R24, '25/1', R30)],
+  'camera-mirrorless': withSockets(
+    {
+      ...source(
+        'camera',
+        'Mirrorless camera, mini HDMI, 2160 inside or out',
+        hdmi('out', 'HDMI out', 340, {
+          connector: 'hdmi-c',
+          ...heard,
+          transfers: ['sdr', 'hlg', 'log'],
+          readouts: 'switchable',
+        }),
+        8,
+        'battery',
+        140000,
+        frames(1, 2, 3),
+      ),
+      modes: {
+        'out-1080': {
+          title: '1080 out, records 2160 inside up to 30 frames',
+          makes: { hdmi: [set(1080, 'p', R24, '25/1', R30)] },
+          records: [set(2160, 'p', R24, '25/1', R30)],
+        },
+        'live': {
+          title: '1080 out at all rates, no recording',
+          makes: { hdmi: [set(1080, 'p', R24, '25/1', R30, '50/1', R60)] },
+        },
+        'out-2160': { title: '2160 out, no recording', makes: { hdmi: [set(2160, 'p', R24, '25/1', R30)] } },
       },
-      'live': {
-        title: '1080 out at all rates, no recording',
-        makes: { hdmi: [set(1080, 'p', R24, '25/1', R30, '50/1', R60)] },
-      },
-      'out-2160': { title: '2160 out, no recording', makes: { hdmi: [set(2160, 'p', R24, '25/1', R30)] } },
+      limits: [
+        { what: 'power-off', minutes: 30, settable: true },
+        { what: 'recording', minutes: 29 },
+      ],
     },
-    limits: [
-      { what: 'power-off', minutes: 30, settable: true },
-      { what: 'recording', minutes: 29 },
-    ],
-  },
+    cameraSocket(),
+  ),
   'camera-consumer': source(
     'camera',
     'Consumer camera, mini HDMI, readouts always in the picture',
@@ -333,21 +348,24 @@ export const SOURCES: Record<string, Model> = {
     48000,
     frames(1, 1.5, 2),
   ),
-  'camera-ptz-hdmi': {
-    title: 'Pan-tilt-zoom camera, HDMI, set up over the network',
-    role: 'source',
-    kind: 'camera',
-    watts: 12,
-    supply: 'mains',
-    priceMinor: 98000,
-    delay: frames(2, 2.5, 3),
-    paths: [],
-    configured: ['control'],
-    ports: {
-      hdmi: hdmi('out', 'HDMI out', 165, { ...heard, makes: PTZ_MAKES }),
-      control: network('in', 'Control (network)'),
+  'camera-ptz-hdmi': withSockets(
+    {
+      title: 'Pan-tilt-zoom camera, HDMI, set up over the network',
+      role: 'source',
+      kind: 'camera',
+      watts: 12,
+      supply: 'mains',
+      priceMinor: 98000,
+      delay: frames(2, 2.5, 3),
+      paths: [],
+      configured: ['control'],
+      ports: {
+        hdmi: hdmi('out', 'HDMI out', 165, { ...heard, makes: PTZ_MAKES }),
+        control: network('in', 'Control (network)'),
+      },
     },
-  },
+    { line: lineIn('Line in', 'mini-jack', 2) },
+  ),
   'camera-ptz-2160': {
     title: 'Pan-tilt-zoom camera, 12G-SDI and HDMI at once, set up over the network',
     role: 'source',
@@ -472,6 +490,7 @@ export const SOURCES: Record<string, Model> = {
       carries: 'usbc',
       connector: 'usb-c',
       maxMHz: 600,
+      soundHz: [...SOUND_HZ],
       ...heard,
       coding: RGB_8,
       ranges: ['full', 'narrow'],

@@ -1,4 +1,4 @@
-import { FEEDS, type Feed, type Model } from '#core/catalog'
+import { FEEDS, SOUND_HZ, type Feed, type Model } from '#core/catalog'
 import { collection, mapOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 import {
   ASPECTS,
@@ -63,6 +63,14 @@ export interface PortSetting {
   readonly soundDelayMs?: number
   /** Outputs of a mixing device: the input whose sound is left out there, so that a guest does not hear themselves. */
   readonly minus?: string
+  /** Sound inputs: 48 V are on. */
+  readonly phantom?: true
+  /** Sound plugs: the line level that is set, dBu. */
+  readonly nominalDbu?: number
+  /** Inputs of a mixing device: each channel is brought to both sides. */
+  readonly spread?: true
+  /** Outputs: samples a second of the sound beside the picture. */
+  readonly soundHz?: (typeof SOUND_HZ)[number]
   /** SDI at 3G. */
   readonly level?: Level
   readonly division?: Division
@@ -106,6 +114,10 @@ const portSetting = object(
     sound: oneOf(OPENINGS),
     soundDelayMs: number(0, 2000),
     minus: ref('slug'),
+    phantom: said,
+    nominalDbu: number(-60, 30),
+    spread: said,
+    soundHz: oneOf(SOUND_HZ),
     level: oneOf(LEVELS),
     division: oneOf(DIVISIONS),
     unprotected: said,

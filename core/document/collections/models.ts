@@ -1,4 +1,15 @@
-import { ACTS, FEEDS, KEY_KINDS, KINDS, ROLES, SURFACES, TAP_LAYERS, TRANSITIONS, type Model } from '#core/catalog'
+import {
+  ACTS,
+  FEEDS,
+  KEY_KINDS,
+  KINDS,
+  ROLES,
+  SOUND_HZ,
+  SURFACES,
+  TAP_LAYERS,
+  TRANSITIONS,
+  type Model,
+} from '#core/catalog'
 import { collection, listOf, mapOf, number, object, oneOf, ref, said, whole, type Misfit } from '#core/kernel'
 import {
   ASPECTS,
@@ -33,6 +44,10 @@ export const port = object(['title', 'dir', 'carries', 'connector'], {
   sound: whole(0, 64),
   minus: said,
   soundLevel: oneOf(['microphone', 'line']),
+  phantom: oneOf(['needs', 'harmed', 'switched']),
+  nominalDbu: listOf(number(-60, 30), 4, 1),
+  sides: oneOf(['left', 'apart']),
+  soundHz: listOf(oneOf(SOUND_HZ), SOUND_HZ.length, 1),
   levels: listOf(oneOf(LEVELS), 2, 1),
   divisions: listOf(oneOf(DIVISIONS), 2, 1),
   protection: oneOf(['always', 'switchable']),

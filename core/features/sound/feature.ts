@@ -3,8 +3,13 @@ import { followsAlone } from './rules/follows-alone'
 import { hearsOneself } from './rules/hears-oneself'
 import { heardTwice } from './rules/heard-twice'
 import { levelDiffers } from './rules/level-differs'
+import { levelsDiffer } from './rules/levels-apart'
 import { lipSync } from './rules/lip-sync'
+import { oneSide } from './rules/one-side'
 import { oneSound } from './rules/one-sound'
+import { phantomPower } from './rules/phantom-power'
+import { riderShut } from './rules/rider-shut'
+import { sampledApart } from './rules/sampled-otherwise'
 import { shutOnTheWay } from './rules/shut-on-the-way'
 import { silent } from './rules/silent'
 import { soundDropped } from './rules/sound-dropped'
@@ -20,6 +25,11 @@ export const sound = feature({
     oneSound,
     followsAlone,
     levelDiffers,
+    oneSide,
+    riderShut,
+    sampledApart,
+    levelsDiffer,
+    phantomPower,
     lipSync,
     hearsOneself,
     soundDropped,

@@ -41,3 +41,28 @@ export const heardIn = (traced: Traced): readonly Heard[] => traced.ask(heardFac
 export const isListened = ({ want }: Pick<Heard, 'want'>): boolean => !want?.silent
 
 export const originName = ({ plan }: Traced, id: string): string => own(plan.devices, id)?.name ?? id
+
+/** A microphone that goes by a camera, and the input of a switcher that is shut for it in every moment. */
+export interface ShutRider {
+  readonly origin: string
+  readonly gate: LinkEnd
+}
+
+const ridersFact = fact<Traced, readonly ShutRider[]>('microphones behind shut pictures', traced => {
+  const all = heardIn(traced).filter(isListened)
+  const heard = new Set(all.flatMap(({ ways }) => ways.filter(({ open }) => open).map(({ origin }) => origin)))
+  const found = new Map<string, ShutRider>()
+  for (const { ways } of all)
+    for (const { origin, gates } of ways) {
+      const [first] = gates
+      const node = first && traced.chain.nodes.get(first.device)
+      const rides = node && own(node.model.ports, first.port)?.carries !== 'sound'
+      const plugged = traced.chain.nodes.get(origin)?.model.role === 'sound'
+      if (plugged && rides && !heard.has(origin) && first.opening === 'shut' && !found.has(origin))
+        found.set(origin, { origin, gate: { device: first.device, port: first.port } })
+    }
+  return [...found.values()]
+})
+
+/** Sounds that are plugged into a camera or an embedder, and that the input of its picture never lets in. */
+export const shutRiders = (traced: Traced): readonly ShutRider[] => traced.ask(ridersFact)

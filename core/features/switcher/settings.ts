@@ -3,6 +3,8 @@ import { type DeviceNode, inputsBefore, isSwitcher, outputFormat } from '#core/c
 import { type PortSetting, own } from '#core/document'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
 
+const levelWords = (dbu: number): string => `${dbu > 0 ? '+' : '\u2212'}${Math.abs(dbu)}\u00A0dBu`
+
 const OPENING_WORDS = { fixed: 'open', follows: 'follows the picture', shut: 'shut' } as const
 const FIT_WORDS = {
   zoom: 'zoomed to fill',
@@ -41,6 +43,20 @@ function portSettings(node: DeviceNode, portId: string, port: Port): [string, st
     ['Label', set.label],
     ['Sound', set.sound && OPENING_WORDS[set.sound]],
     ['Sound held back', set.soundDelayMs ? `${set.soundDelayMs}\u00A0ms` : undefined],
+    ['Phantom power', set.phantom || port.phantom === 'switched' ? (set.phantom ? 'on, 48\u00A0V' : 'off') : undefined],
+    [
+      'Line level',
+      set.nominalDbu !== undefined || (port.nominalDbu?.length ?? 0) > 1
+        ? levelWords(set.nominalDbu ?? port.nominalDbu![0]!)
+        : undefined,
+    ],
+    ['Sides', set.spread && 'each channel to both sides'],
+    [
+      'Sampling of sound',
+      set.soundHz !== undefined || (port.soundHz?.length ?? 0) > 1
+        ? `${(set.soundHz ?? port.soundHz![0]!) / 1000}\u00A0kHz`
+        : undefined,
+    ],
     ['Sent without', set.minus && `the sound of ${own(model.ports, set.minus)?.title ?? set.minus}`],
     ['Off the air', set.offAir ? 'never taken to program' : undefined],
     ['Kept free', set.reserved],

@@ -59,6 +59,14 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Shows': { order: 41, act: 'outputs', when: 'once' },
   'Sound': { order: 50, act: 'sound' },
   'Sound held back': { order: 51, act: 'sound', hint: 'A key that resets the sound puts it back to none.' },
+  'Phantom power': {
+    order: 48,
+    act: 'sound',
+    hint: 'Switch it with the channel shut, and off before a line is plugged in.',
+  },
+  'Line level': { order: 49, act: 'sound' },
+  'Sides': { order: 51, act: 'sound', hint: 'Listen with one ear at a time.' },
+  'Sampling of sound': { order: 29, hint: 'It stands with the sound settings of the system, by output.' },
   'Sent without': {
     order: 52,
     act: 'sound',

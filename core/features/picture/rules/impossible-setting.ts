@@ -69,6 +69,10 @@ const FIELD_WORDS: Readonly<Partial<Record<Impossible['field'], string>>> = {
   fit: 'way to fit a picture in',
   of: 'input to choose',
   soundDelayMs: 'delay for its sound',
+  phantom: 'phantom power',
+  nominalDbu: 'line level',
+  spread: 'way to bring a channel to both sides',
+  soundHz: 'sampling of sound',
   offAir: 'way to be kept off the air',
   reserved: 'place to be kept',
 }
@@ -87,6 +91,8 @@ function choicesOf({ device, model }: DeviceNode, { port: id, field }: Impossibl
   const port = own(model.ports, id)
   if (!port || id === undefined) return []
   if (field === 'format') return listFormats(makesOf(model, id, device.mode)).map(formatLabel)
+  if (field === 'nominalDbu') return (port.nominalDbu ?? []).map(String)
+  if (field === 'soundHz') return (port.soundHz ?? []).map(String)
   const list = { feed: port.feeds, level: port.levels, division: port.divisions, range: port.ranges }
   return list[field as keyof typeof list] ?? []
 }

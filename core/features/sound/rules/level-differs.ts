@@ -1,6 +1,7 @@
 import { runWith, socketName, wireAt, type Traced, type WireTrace } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, adaptersFor, allLeads, freeSockets, rule } from '#core/propose'
+import { boxBefore } from '../between'
 import { quietLinks } from '../facts'
 
 export const levelDiffers = rule({
@@ -62,15 +63,18 @@ function elsewhere(traced: Traced, { wire }: WireTrace): Proposal[] {
 /** An amplifier right before the input; the lead that is there goes to it. */
 function lifted({ plan }: Traced, { wire }: WireTrace): Proposal[] {
   if (wire.to!.port!.connector !== 'xlr') return throughDesk(plan, wire)
-  const draft = new Draft(plan)
-  const box = draft.device({
-    model: draft.model('amplifier-microphone'),
-    name: `Microphone amplifier, ${wire.from!.node.device.name}`.slice(0, 120),
-    order: draft.lastOrder,
-  })
-  draft.move(wire.id, 'to', { device: box, port: 'in' })
-  draft.connect({ from: { device: box, port: 'out' }, to: wire.link.to!, cable: draft.lead('xlr-lead'), pieces: [1] })
-  return [{ title: `Put in a microphone amplifier before ${socketName(wire.to!)}`.slice(0, 120), edits: draft.edits }]
+  return [
+    boxBefore(
+      plan,
+      wire,
+      {
+        model: 'amplifier-microphone',
+        name: `Microphone amplifier, ${wire.from!.node.device.name}`,
+        lead: 'xlr-lead',
+      },
+      `Put in a microphone amplifier before ${socketName(wire.to!)}`,
+    ),
+  ]
 }
 
 function throughDesk(plan: Traced['plan'], wire: WireTrace['wire']): Proposal[] {

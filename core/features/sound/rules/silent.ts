@@ -4,7 +4,7 @@ import { Draft, type Proposal, bringSound, embed, heardFrom, rule, runsTo } from
 import type { SoundWay } from '#core/run'
 import { listWords } from '#core/words'
 import { answers, heardWords, nameOf, unsaid } from '../unsaid'
-import { type Heard, heardIn } from '../ways'
+import { type Heard, heardIn, shutRiders } from '../ways'
 
 export const silent = rule({
   code: 'A01',
@@ -43,6 +43,8 @@ export const silent = rule({
       const mute = wants.filter(([, { sink }]) => !traced.sound.heard.get(sink)?.size)
       if (mute.length === 0) return []
       const run = runsTo(traced, mute[0]![1].sink)[0]?.id
+      // Where a microphone comes by a camera whose input is shut, that is the cause.
+      if (stage && shutRiders(traced).some(({ gate }) => gate.device === stage.id)) return []
       const names = listWords(mute.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name))
       if (stage && !traced.sound.mixes.get(stage.id)?.size)
         return [
