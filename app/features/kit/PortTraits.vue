@@ -7,7 +7,9 @@ import { DIVISION_TITLES, TRANSFER_TITLES } from '#core/signal'
 
 /** What can be set at a port besides its format: one choice for each thing that its model lets be set. */
 const props = defineProps<{ id: string; port: Port; device: Device; model: Model }>()
-const emit = defineEmits<{ set: [field: keyof PortSetting, value: string | true | undefined, words: string] }>()
+const emit = defineEmits<{
+  set: [field: keyof PortSetting, value: string | number | true | undefined, words: string]
+}>()
 const now = computed<PortSetting>(() => props.device.ports?.[props.id] ?? {})
 
 interface Choice {
@@ -37,6 +39,33 @@ function among<T extends string>(
   if (!values || values.length < 2) return undefined
   return { field, label, value: String(now.value[field] ?? values[0]!), options: options(values, title) }
 }
+
+/** A figure among those that the model lets be set. */
+const figure = (
+  field: 'nominalDbu' | 'soundHz',
+  label: string,
+  values: readonly number[] | undefined,
+  title: (value: number) => string,
+): Choice | undefined =>
+  values && values.length > 1
+    ? {
+        field,
+        label,
+        value: String(now.value[field] ?? values[0]!),
+        options: values.map(value => ({ value: String(value), title: title(value) })),
+      }
+    : undefined
+
+/** Off unless it is said. */
+const turned = (field: 'phantom' | 'spread', label: string, off: string, on: string): Choice => ({
+  field,
+  label,
+  value: now.value[field] ? 'true' : '',
+  options: [
+    { value: '', title: off },
+    { value: 'true', title: on },
+  ],
+})
 
 const choices = computed<readonly Choice[]>(() => {
   const { port, model, id, device } = props
@@ -70,6 +99,17 @@ const choices = computed<readonly Choice[]>(() => {
           ],
         }
       : undefined,
+    port.phantom === 'switched' ? turned('phantom', 'phantom power', 'no phantom power', '48\u00A0V on') : undefined,
+    figure(
+      'nominalDbu',
+      'line level',
+      port.nominalDbu,
+      value => `${value > 0 ? '+' : '\u2212'}${Math.abs(value)}\u00A0dBu`,
+    ),
+    figure('soundHz', 'sampling of sound', out ? port.soundHz : [], value => `sound at ${value / 1000}\u00A0kHz`),
+    !out && model.role === 'switcher' && (port.sound ?? 0) > 1 && (port.carries === 'sound' || set.spread)
+      ? turned('spread', 'sides', 'sides as they come', 'each channel to both sides')
+      : undefined,
     port.fits || (out && model.paths.some(path => path.format === 'port' && path.to.includes(id)))
       ? { field: 'fit', label: 'fit', value: set.fit ?? '', options: FITS }
       : undefined,
@@ -96,7 +136,11 @@ function take(choice: Choice, event: Event): void {
   emit(
     'set',
     choice.field,
-    value === 'true' ? true : value || undefined,
+    value === 'true'
+      ? true
+      : choice.field === 'nominalDbu' || choice.field === 'soundHz'
+        ? Number(value)
+        : value || undefined,
     `${props.device.name} ${props.port.title}: ${title}`.slice(0, 120),
   )
 }
