@@ -8,6 +8,8 @@ export interface Faulty {
   readonly name: string
   /** All findings of severity H, D, R or Q that must come, by id. */
   readonly gives: readonly string[]
+  /** Where told: the notes that must come beside them, by id. */
+  readonly notes?: readonly string[]
   readonly plan: Plan
   /** Parts of titles of remedies that must be among those offered for the first finding. */
   readonly offers: readonly string[]

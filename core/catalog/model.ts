@@ -296,6 +296,8 @@ export interface Model {
   /** Switchers: what they do with their pictures, and from where. */
   readonly mix?: Mix
   readonly records?: number
+  /** Switchers: inputs that are recorded by themselves inside, beside the program. */
+  readonly isolates?: number
   /** What ends its work by itself. */
   readonly limits?: readonly Limit[]
   /** Control ports, of which one must be connected for the device to be set up. */

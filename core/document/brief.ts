@@ -27,6 +27,12 @@ export interface Brief {
   readonly crew?: number
   /** How far sound and picture may be apart: EBU R 37, or the acceptability of ITU-R BT.1359-1. */
   readonly syncWindow?: (typeof SYNC_WINDOWS)[number]
+  /** Recordings of the show that are kept, each on a device of its own; absent, nobody said. */
+  readonly copies?: number
+  /** Each source is to be recorded by itself, for a later edit. */
+  readonly isolated?: true
+  /** When a private stream is tried out and watched as a viewer would, 24 h (18:00). */
+  readonly testStream?: string
   /** The operating standard that is given and not to be chosen. */
   readonly standard?: VideoFormat
   /** What lengths are read and typed in; metres where absent. */
@@ -52,6 +58,9 @@ export const briefSchema = object([], {
   spareInputs: whole(0, 99),
   spareBy: oneOf(SPARE_PLUGS),
   crew: whole(0, 999),
+  copies: whole(0, 9),
+  isolated: { const: true },
+  testStream: ref('time'),
   syncWindow: oneOf(SYNC_WINDOWS),
   standard: ref('format'),
   cableSchool: oneOf(CABLE_SCHOOLS),

@@ -12,6 +12,8 @@ import { crew } from './crew/feature'
 import { inputs } from './inputs/feature'
 import { keys } from './keys/feature'
 import { kit } from './kit/feature'
+import { line } from './line/feature'
+import { media } from './media/feature'
 import { order } from './order/feature'
 import { outputs } from './outputs/feature'
 import { paper } from './paper/feature'
@@ -41,6 +43,8 @@ export const FEATURES = [
   paper,
   switcher,
   power,
+  media,
+  line,
   order,
   rehearsal,
 ]

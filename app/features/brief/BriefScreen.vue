@@ -111,6 +111,10 @@ const lasting = [
   { title: 'may be dark for a while', value: '' },
   { title: 'must go on', value: 'yes' },
 ]
+const isolating = [
+  { title: 'no camera need be recorded by itself', value: '' },
+  { title: 'each camera is recorded by itself too', value: 'yes' },
+]
 const people = [
   { title: 'unmanned', value: '' },
   { title: 'manned', value: 'yes' },
@@ -209,6 +213,7 @@ const NOTES = {
     ids: ['O01', 'O02', 'O17', 'C11', 'C12', 'F13', 'F15', 'A01'],
     words: 'feeds, whose they are, outputs, raster, rate and sound',
   },
+  kept: { ids: ['O04', 'O05', 'O16'], words: 'copies, recordings of each camera, what is tried before' },
   shots: { ids: ['R04', 'R06', 'F14'], words: 'safe shot, crew, shutter' },
   spare: { ids: ['C09', 'C10', 'R06', 'R01'], words: 'inputs, crew, a second way' },
   rules: { ids: ['L01', 'A08', 'F01', 'F16', 'F24'], words: 'cable lengths, sync, the ladder of standards' },
@@ -387,6 +392,45 @@ function added(): void {
           </div>
         </div>
         <BriefNote v-bind="NOTES.seen" :found="found(NOTES.seen.ids)" @go="toFinding" />
+      </section>
+      <section class="para">
+        <p>
+          Of the show
+          <FillIn
+            label="Recordings kept"
+            :value="
+              brief.copies === undefined
+                ? undefined
+                : brief.copies === 0
+                  ? 'no recording'
+                  : brief.copies === 1
+                    ? 'one recording'
+                    : `${brief.copies} recordings`
+            "
+            :raw="brief.copies === undefined ? '' : String(brief.copies)"
+            blank="some recordings"
+            type="number"
+            :schema="count(9)"
+            @done="value => say('copies', value === '' ? undefined : Number(value), 'Say how many recordings are kept')"
+          />
+          {{ (brief.copies ?? 2) < 2 ? 'is' : 'are' }} kept, each on a device of its own, and
+          <FillIn
+            label="Recordings of each camera"
+            :value="brief.isolated ? 'each camera is recorded by itself too' : undefined"
+            :raw="brief.isolated ? 'yes' : ''"
+            blank="no camera need be recorded by itself"
+            :options="isolating"
+            @done="value => say('isolated', value ? true : undefined, 'Say whether each camera is recorded by itself')"
+          />. A private stream is tried, and watched as the audience will, at
+          <FillIn
+            label="Test stream"
+            :value="brief.testStream"
+            blank="a time"
+            type="time"
+            @done="value => say('testStream', value, 'Say when the stream is tried')"
+          />.
+        </p>
+        <BriefNote v-bind="NOTES.kept" :found="found(NOTES.kept.ids)" @go="toFinding" />
       </section>
       <section class="para">
         <div>

@@ -3,7 +3,7 @@ import { ACTS, type Act, type KeyKind, type Keyer, type Mix, type Surface } from
 // What data sheets of mixing devices say beside their sockets, small to large. Figures are typical of such units.
 
 /** What is recorded inside, and the input of a fixed picture in picture, stand beside the mix in a model. */
-type Row = Mix & { readonly records: number; readonly inset?: string }
+type Row = Mix & { readonly records: number; readonly isolates?: number; readonly inset?: string }
 
 const LIVE: readonly Act[] = ['cut', 'transition', 'key']
 const panel = (...more: Act[]): Surface => ({
@@ -78,9 +78,9 @@ export const MIXES: Readonly<Record<string, Row>> = {
   'switcher-4-scaling': { ...SMALL, press: 'direct', keyers: before(1, 'luma', 'box') },
   'switcher-8-mixed': { ...MEDIUM, press: 'preview' },
   'switcher-4-multiview': { ...SMALL, stills: 20, stillFrames: 15, macros: 50, records: 1 },
-  'switcher-8-hdmi': { ...MEDIUM, records: 1 },
+  'switcher-8-hdmi': { ...MEDIUM, records: 1, isolates: 8 },
   'switcher-12-sdi': LARGE,
-  'switcher-4-2160': { ...MEDIUM, bootS: 20, records: 1 },
+  'switcher-4-2160': { ...MEDIUM, bootS: 20, records: 1, isolates: 4 },
   'switcher-4-fixed-rate': {
     ...SMALL,
     press: 'direct',

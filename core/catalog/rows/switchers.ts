@@ -308,7 +308,8 @@ const ROWS: Record<string, Model> = {
 
 export const STAGES: Record<string, Model> = Object.fromEntries(
   Object.entries(ROWS).map(([id, row]): [string, Model] => {
-    const { records, inset, ...mix } = MIXES[id]!
-    return [id, { ...row, keyers: mix.keyers.length, records, ...(inset === undefined ? {} : { inset }), mix }]
+    const { records, isolates, inset, ...mix } = MIXES[id]!
+    const some = { ...(isolates === undefined ? {} : { isolates }), ...(inset === undefined ? {} : { inset }) }
+    return [id, { ...row, keyers: mix.keyers.length, records, ...some, mix }]
   }),
 )

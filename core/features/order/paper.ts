@@ -9,6 +9,21 @@ import { segmentTimes } from './times'
 export function runningOrder({ traced: { plan, chain } }: Checked): Paper | undefined {
   const { rows } = segmentTimes(plan)
   if (rows.length === 0) return undefined
+  const { testStream } = plan.brief
+  const before =
+    testStream === undefined
+      ? []
+      : [
+          {
+            number: '',
+            begins: testStream,
+            minutes: '',
+            title: 'Private test stream',
+            sources: '',
+            opens: '',
+            work: 'watched as the audience will, with sound',
+          },
+        ]
   const name = (id: string): string => chain.nodes.get(id)?.device.name ?? `${id}, which is gone`
   return {
     id: 'order',
@@ -23,25 +38,28 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
       { key: 'opens', title: 'Opens in' },
       { key: 'work', title: 'Who works what' },
     ],
-    rows: rows.map(({ segment, begins }, i) => {
-      const used =
-        segment.sources ?? [...chain.nodes.values()].filter(({ model }) => model.role === 'source').map(({ id }) => id)
-      const look = own(plan.looks, segment.opens)?.title
-      const work = Object.entries(segment.work ?? {}).map(
-        ([person, devices]) => `${own(plan.people, person)?.name ?? person}: ${listWords(devices.map(name))}`,
-      )
-      // Where nobody said who, it is told where somebody must stand.
-      const manned = used.filter(id => chain.nodes.get(id)?.device.manned)
-      return {
-        number: String(i + 1),
-        begins: begins ?? '',
-        minutes: segment.minutes === undefined ? '' : `${segment.minutes}\u00A0min`,
-        title: segment.title,
-        sources: segment.sources ? listWords(used.map(name)) : 'everything',
-        opens: look ?? '',
-        work: work.length ? work.join('; ') : manned.length ? `somebody at ${listWords(manned.map(name))}` : '',
-      }
-    }),
+    rows: before.concat(
+      rows.map(({ segment, begins }, i) => {
+        const used =
+          segment.sources ??
+          [...chain.nodes.values()].filter(({ model }) => model.role === 'source').map(({ id }) => id)
+        const look = own(plan.looks, segment.opens)?.title
+        const work = Object.entries(segment.work ?? {}).map(
+          ([person, devices]) => `${own(plan.people, person)?.name ?? person}: ${listWords(devices.map(name))}`,
+        )
+        // Where nobody said who, it is told where somebody must stand.
+        const manned = used.filter(id => chain.nodes.get(id)?.device.manned)
+        return {
+          number: String(i + 1),
+          begins: begins ?? '',
+          minutes: segment.minutes === undefined ? '' : `${segment.minutes}\u00A0min`,
+          title: segment.title,
+          sources: segment.sources ? listWords(used.map(name)) : 'everything',
+          opens: look ?? '',
+          work: work.length ? work.join('; ') : manned.length ? `somebody at ${listWords(manned.map(name))}` : '',
+        }
+      }),
+    ),
   }
 }
 
