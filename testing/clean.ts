@@ -1,5 +1,5 @@
 import type { Plan } from '#core/document'
-import { fmt, plan } from './plans'
+import { fmt, plan, worked } from './plans'
 
 /** Plans that raise nothing, of different kinds of show. */
 export const CLEAN: Readonly<Record<string, Plan>> = {
@@ -681,7 +681,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
 /** Twins of what is found of keys, looks, cues and people, all as they should be. */
 function wholeOrder(): Plan {
   const format = { format: fmt('1080p59.94') }
-  return plan({
+  return worked({
     brief: { crew: 1 },
     devices: {
       wide: { model: 'camera-box-hdmi', shot: 'safe', ports: { hdmi: format } },

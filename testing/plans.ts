@@ -92,6 +92,26 @@ export function plan({
   return opened.value
 }
 
+/** The same with a control computer at every switcher that has a socket for one. */
+export function worked(written: Parameters<typeof plan>[0]): Plan {
+  const built = plan(written)
+  const sockets = Object.entries(built.devices).flatMap(([id, { model }]) => {
+    const row = built.models[model]!
+    const ports = row.role === 'switcher' ? Object.entries(row.ports) : []
+    return ports.flatMap(([port, { carries, connector }]) =>
+      carries === 'control' && connector === '8p8c' ? [`${id}.${port}`] : [],
+    )
+  })
+  const links = Object.fromEntries(
+    sockets.map((to, i) => [`work-${i}`, `hub.out-${i + 2} > ${to} control-network 2`] as const),
+  )
+  return plan({
+    ...written,
+    devices: { ...written.devices, work: 'computer-control', hub: 'switch-control' },
+    links: { ...written.links, 'work-up': 'work.network > hub.in control-network 2', ...links },
+  })
+}
+
 /** "cam.hdmi > main.in-1 hdmi-passive 5 [adapter-from] [+adapter-to]"; "-" is a loose end; no figure, no route. */
 function readLink(words: string): Link {
   const [from, , to, cable, ...rest] = words.split(' ') as [string, string, string, string, ...string[]]

@@ -22,6 +22,7 @@ export {
   ROLE_WORDS,
   type Role,
   SURFACES,
+  type Surface,
   TRANSITIONS,
   type Transition,
   carriesPicture,

@@ -300,6 +300,8 @@ export interface Model {
   readonly isolates?: number
   /** What ends its work by itself. */
   readonly limits?: readonly Limit[]
+  /** Controllers: the kind of surface that switchers see in it; absent, it works other things alone. */
+  readonly surface?: (typeof SURFACES)[number]
   /** Control ports, of which one must be connected for the device to be set up. */
   readonly configured?: readonly string[]
   /** Typical draw, watts. */

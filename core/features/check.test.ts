@@ -96,7 +96,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   K01: 'D',
   K02: 'Q',
   // Noted, where a data sheet names no keyers.
-  K06: 'DN',
+  K06: 'DRN',
   K07: 'D',
   K08: 'D',
   K09: 'Q',

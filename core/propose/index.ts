@@ -64,3 +64,4 @@ export {
   shortTitle,
   wayTitle,
 } from './ways'
+export { bringControl, hangsOn } from './control'

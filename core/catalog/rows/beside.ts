@@ -201,6 +201,7 @@ export const BESIDE: Record<string, Model> = {
     title: 'Computer for control, network and two USB sockets',
     role: 'control',
     kind: 'controller',
+    surface: 'computer',
     watts: 40,
     supply: 'mains',
     priceMinor: 60000,

@@ -33,6 +33,12 @@ const CAPTURED: Partial<Port> = {
   delay: frames(2, 3, 4),
 }
 
+/** The sockets by which computers, tablets and key pads reach a switcher. */
+const CONTROL: Record<string, Port> = {
+  'control': network('in', 'Control (network)'),
+  'control-usb': usbControl('in', 'Control (USB)', 'usb-b'),
+}
+
 const ROWS: Record<string, Model> = {
   'switcher-4-strict': switcher(
     'Switcher, 4 HDMI inputs, strict',
@@ -148,9 +154,8 @@ const ROWS: Record<string, Model> = {
         hdmi('out', 'HDMI out', 165, feeds('multiview', 'program', 'preview')),
       ],
       {
-        'sound': sound('in', 'Sound in', 'mini-jack', 2),
-        'control': network('in', 'Control (network)'),
-        'control-usb': usbControl('in', 'Control (USB)', 'usb-b'),
+        sound: sound('in', 'Sound in', 'mini-jack', 2),
+        ...CONTROL,
       },
       frames(1, 1.5, 2),
       14,
@@ -310,6 +315,9 @@ export const STAGES: Record<string, Model> = Object.fromEntries(
   Object.entries(ROWS).map(([id, row]): [string, Model] => {
     const { records, isolates, inset, ...mix } = MIXES[id]!
     const some = { ...(isolates === undefined ? {} : { isolates }), ...(inset === undefined ? {} : { inset }) }
-    return [id, { ...row, keyers: mix.keyers.length, records, ...some, mix }]
+    // A computer is its own panel; all others have a socket by which one reaches them.
+    const own = Object.values(row.ports).some(({ carries }) => carries === 'control') || row.kind === 'computer'
+    const ports = own ? row.ports : { ...row.ports, ...CONTROL }
+    return [id, { ...row, ports, keyers: mix.keyers.length, records, ...some, mix }]
   }),
 )

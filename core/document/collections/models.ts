@@ -172,6 +172,7 @@ export const models = collection<Model>({
     inset: ref('slug'),
     keyers: whole(0, 64),
     records: whole(0, 64),
+    surface: oneOf(SURFACES),
     isolates: whole(0, 64),
     mix,
     radio: object(['fMHz', 'eirpDbm', 'gainDbi', 'needsDbm', 'channels'], {

@@ -1,5 +1,5 @@
 import { type DeviceNode, type Traced, socketKey, takesAnyEnd } from '#core/chain'
-import { portsOf } from '#core/catalog'
+import { type Surface, portsOf } from '#core/catalog'
 import { fact } from '#core/kernel'
 
 /** What controllers reach, through network switches in any direction. A lead that carries nothing has a finding of its own. */
@@ -8,6 +8,8 @@ export interface Reach {
   readonly unreached: readonly DeviceNode[]
   /** Controllers that reach nothing which can be set up, and that host nothing either. */
   readonly idle: readonly DeviceNode[]
+  /** By device: from what kinds of surface a socket of it is reached. */
+  readonly reached: ReadonlyMap<string, ReadonlySet<Surface['kind']>>
 }
 
 const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
@@ -59,11 +61,30 @@ const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
   )
   return {
     unreached,
+    reached: reachedBy(nodes, controllers, node => from(socketsOf(node)), socketsOf),
     // While something waits for a controller, that is what is told.
     idle: unreached.length
       ? []
       : controllers.filter(node => !hosts.has(node.id) && ![...from(socketsOf(node))].some(p => controllable.has(p))),
   }
 })
+
+function reachedBy(
+  nodes: readonly DeviceNode[],
+  controllers: readonly DeviceNode[],
+  pointsFrom: (node: DeviceNode) => ReadonlySet<string>,
+  socketsOf: (node: DeviceNode) => readonly string[],
+): ReadonlyMap<string, ReadonlySet<Surface['kind']>> {
+  const found = new Map<string, Set<Surface['kind']>>()
+  for (const controller of controllers) {
+    const { surface } = controller.model
+    if (!surface) continue
+    const points = pointsFrom(controller)
+    for (const node of nodes)
+      if (socketsOf(node).some(point => points.has(point)))
+        found.set(node.id, (found.get(node.id) ?? new Set()).add(surface))
+  }
+  return found
+}
 
 export const controlReach = (traced: Traced): Reach => traced.ask(reachFact)

@@ -54,7 +54,8 @@ export interface Strip {
 const nameAt = ({ chain }: Traced, id: string): string => chain.nodes.get(id)!.device.name
 
 function inputsOf(traced: Traced, node: DeviceNode): StripInput[] {
-  return portsOf(node.model, 'in').map(([portId, port]): StripInput => {
+  const inputs = portsOf(node.model, 'in').filter(([, { carries }]) => carries !== 'control')
+  return inputs.map(([portId, port]): StripInput => {
     const run = traced.runs.find(({ end }) => end?.device === node.id && end.port === portId)
     const setting = own(node.device.ports, portId)
     const signal = run?.links.at(-1)?.signal

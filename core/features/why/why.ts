@@ -1,5 +1,5 @@
 import type { CableModel } from '#core/cable'
-import { type Delay, portsOf } from '#core/catalog'
+import { type Delay, mixOf, portsOf } from '#core/catalog'
 import {
   type DeviceNode,
   type Run,
@@ -225,7 +225,10 @@ function withoutControl({ traced }: Checked, runs: readonly Run[], { device }: S
     .filter(node => node !== undefined)
   return nodes.flatMap((node): Weighed[] => {
     const ports = portsOf(node.model, 'in').filter(([, { carries }]) => carries === 'control')
-    return ports.map(([id, { title }]) =>
+    const plugged = ports.filter(([id]) => chain.entering.has(`${node.id}/${id}`))
+    // What has a panel of its own needs no lead to be worked.
+    const panel = mixOf(node.model)?.surfaces.some(({ kind }) => kind === 'panel')
+    return (plugged.length ? plugged : panel ? [] : ports).map(([id, { title }]) =>
       chain.entering.has(`${node.id}/${id}`)
         ? told(
             1,

@@ -1,11 +1,11 @@
 import { type Faulty, STAGE } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
     name: 'the box shows the slides and not the signer',
     gives: ['K08'],
-    plan: plan({
+    plan: worked({
       devices: { slides: 'computer 1080p59.94', signer: 'camera-box-hdmi 1080p59.94', main: STAGE },
       links: { a: 'slides.hdmi-1 > main.in-1 hdmi-passive 2', b: 'signer.hdmi > main.in-3 hdmi-passive 2' },
       overlays: {
@@ -24,7 +24,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'a box that is tied to an empty input',
     gives: ['K08'],
-    plan: plan({
+    plan: worked({
       devices: { cam: 'computer 1080p60', pc: 'laptop 1080p60', main: 'switcher-4-strict 1080p60' },
       links: { a: 'cam.hdmi-1 > main.in-2 hdmi-passive 2', b: 'pc.hdmi > main.in-3 hdmi-passive 2' },
       overlays: { face: { title: 'Face', order: 1, kind: 'box', fill: 'cam' } },

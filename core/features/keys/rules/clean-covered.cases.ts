@@ -1,12 +1,12 @@
 import { type Faulty } from '../../../../testing/cases'
-import { fmt, plan } from '../../../../testing/plans'
+import { fmt, worked } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
     // The only keyer of that switcher lies in the mix, before the tap of the clean feed.
     name: 'a clean recording of a switcher whose keyer lies before its tap',
     gives: ['K14'],
-    plan: plan({
+    plan: worked({
       devices: {
         slides: 'computer 1080p59.94',
         cam: 'camera-box-hdmi 1080p59.94',
@@ -27,7 +27,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'captions that a look puts into the keyer before the tap',
     gives: ['K14'],
-    plan: plan({
+    plan: worked({
       devices: {
         slides: 'computer 1080p59.94',
         cam: 'camera-box-hdmi 1080p59.94',

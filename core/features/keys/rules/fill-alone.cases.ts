@@ -1,11 +1,11 @@
 import { type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
     name: 'fill without key',
     gives: ['K01'],
-    plan: plan({
+    plan: worked({
       devices: { gfx: 'player-fill-key 1080p50', main: 'switcher-12-sdi 1080p50', scr: 'screen-sdi' },
       links: { f: 'gfx.fill > main.in-1 coax-rg6 3', s: 'main.out-1 > scr.in coax-rg6 5' },
       wants: { scr: 'program' },
@@ -16,7 +16,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'fill and key at two switchers',
     gives: ['K01'],
-    plan: plan({
+    plan: worked({
       devices: {
         gfx: 'player-fill-key 1080p50',
         cam: 'camera-studio-sdi 1080p50',
@@ -39,7 +39,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'an overlay whose source goes to a screen alone',
     gives: ['K01'],
-    plan: plan({
+    plan: worked({
       devices: {
         pc: 'computer 1080p59.94',
         cam: 'camera-box-hdmi 1080p59.94',
@@ -58,7 +58,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'a key signal that the source does not have',
     gives: ['K01'],
-    plan: plan({
+    plan: worked({
       devices: { pc: 'computer 1080p59.94', main: 'switcher-8-hdmi 1080p59.94' },
       links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2' },
       overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'pc' } },
@@ -69,7 +69,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'an overlay of a source that is gone',
     gives: ['K01'],
-    plan: plan({
+    plan: worked({
       devices: { pc: 'computer 1080p59.94', main: 'switcher-8-hdmi 1080p59.94' },
       links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2' },
       overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'old-pc' } },

@@ -1,5 +1,5 @@
 import { type Faulty, STAGE } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 const TWO = {
   devices: { slides: 'computer 1080p59.94', score: 'computer 1080p59.94', main: STAGE },
@@ -11,7 +11,7 @@ export const CASES: readonly Faulty[] = [
     // The switcher has one keyer; captions and score are both cut out by brightness.
     name: 'captions and a score over one keyer',
     gives: ['K07'],
-    plan: plan({
+    plan: worked({
       ...TWO,
       overlays: {
         names: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' },
@@ -25,7 +25,7 @@ export const CASES: readonly Faulty[] = [
     // Both are used in the final alone: before it each has the keyer to itself.
     name: 'two overlays that meet in one segment',
     gives: ['K07'],
-    plan: plan({
+    plan: worked({
       ...TWO,
       segments: {
         first: { title: 'First round', order: 1 },

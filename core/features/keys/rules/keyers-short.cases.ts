@@ -74,4 +74,38 @@ export const CASES: readonly Faulty[] = [
     offers: ['Cut Names out by brightness'],
     says: ['a key signal', 'it cuts out by brightness'],
   },
+  {
+    name: 'captions at a switcher whose keyer only a computer sets up, and none is there',
+    gives: ['K06'],
+    plan: plan({
+      devices: { pc: 'computer 1080p59.94', cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
+      links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 3', b: 'cam.hdmi > main.in-2 hdmi-passive 3' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['Add a control computer at Control (network)', 'Add a control computer at Control (USB)'],
+    says: ['Names is set up at main only from a computer'],
+  },
+  {
+    name: 'the same where a joystick alone is connected',
+    gives: ['K06'],
+    plan: plan({
+      devices: {
+        pc: 'computer 1080p59.94',
+        cam: 'camera-ptz-hdmi 1080p59.94',
+        joy: 'controller-joystick',
+        hub: 'switch-control',
+        main: 'switcher-4-strict 1080p59.94',
+      },
+      links: {
+        a: 'pc.hdmi-1 > main.in-1 hdmi-passive 3',
+        b: 'cam.hdmi > main.in-2 hdmi-passive 3',
+        j: 'joy.network > hub.in control-network 2',
+        k: 'hub.out-2 > cam.control control-network 10',
+        m: 'hub.out-3 > main.control control-network 2',
+      },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['Add a control computer at Port'],
+    says: ['none is connected there'],
+  },
 ]

@@ -1,8 +1,9 @@
-import { type KeyKind, mixOf } from '#core/catalog'
+import { type KeyKind, type Surface, mixOf, portsOf } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { count, text } from '#core/kernel'
-import { Draft, type Proposal, largerSwitcher, rule } from '#core/propose'
+import { Draft, type Proposal, after, bringControl, largerSwitcher, rule } from '#core/propose'
 import { listWords } from '#core/words'
+import { controlReach } from '../../control/facts'
 import { pairsOf } from '../facts'
 import { type Laid, allLaid } from '../laid'
 import { without } from '../offers'
@@ -27,6 +28,10 @@ export const keyersShort = rule({
       severity: 'D',
       says: '{overlay} is cut out by {kind}, and {switcher} has no keyer that does this: {has}.',
     },
+    absent: {
+      severity: 'R',
+      says: '{overlay} is set up at {switcher} only from {surfaces}, and none is connected there: its keyer comes up as it was left.',
+    },
     unsaid: {
       severity: 'N',
       says: 'Which keyers {switcher} has is not on its data sheet: whether it can lay {overlay} over is not judged.',
@@ -40,6 +45,17 @@ export const keyersShort = rule({
       if (!keyers) return [say('unsaid', at, words)]
       return [say('kind', at, { ...words, kind: text(KIND_WORDS[overlay.kind]), has: text(kindsAt(node)) })]
     }),
+    ...absent(traced).map(({ laid: { id, overlay }, node, surfaces }) =>
+      say(
+        'absent',
+        { on: 'overlay', overlay: id },
+        {
+          overlay: text(overlay.title),
+          switcher: text(node.device.name),
+          surfaces: text(surfaces.map(kind => SURFACE_WORDS[kind]).join(' or ')),
+        },
+      ),
+    ),
     ...short(traced).map(({ node, sources, keyers }) =>
       say(
         'short',
@@ -54,13 +70,44 @@ export const keyersShort = rule({
       ),
     ),
   ],
-  remedies: (traced, { at }) => {
+  remedies: (traced, { at, says }) => {
     const laid = at.on === 'overlay' ? allLaid(traced).find(({ id }) => id === at.overlay) : undefined
+    if (laid?.node && says === 'absent') return withComputer(traced, laid.node)
     if (laid) return overlayRemedies(traced, laid)
     const one = short(traced).find(({ node }) => at.on === 'device' && node.id === at.device)
     return one ? largerSwitcher(traced, one.node, row => (row.keyers ?? 0) >= one.sources.length, 2) : []
   },
 })
+
+const SURFACE_WORDS: Readonly<Record<Surface['kind'], string>> = {
+  panel: 'its panel',
+  computer: 'a computer',
+  tablet: 'a tablet',
+  pad: 'a key pad',
+}
+
+interface Absent {
+  readonly laid: Laid
+  readonly node: DeviceNode
+  readonly surfaces: readonly Surface['kind'][]
+}
+
+/** Overlays whose keyer only a computer or tablet can set up, at a switcher that nothing of the kind reaches; each switcher once. */
+function absent(traced: Traced): Absent[] {
+  const { reached } = controlReach(traced)
+  const seen = new Set<string>()
+  return allLaid(traced).flatMap((laid): Absent[] => {
+    const { node, keyers, overlay } = laid
+    const mix = node && mixOf(node.model)
+    if (!node || !mix || !keyers?.length || seen.has(node.id)) return []
+    const act = overlay.kind === 'box' ? 'picture in picture' : 'key set-up'
+    const reaching = mix.surfaces.filter(({ reaches }) => reaches.includes(act)).map(({ kind }) => kind)
+    const there = reached.get(node.id)
+    if (reaching.length === 0 || reaching.some(kind => kind === 'panel' || there?.has(kind))) return []
+    seen.add(node.id)
+    return [{ laid, node, surfaces: reaching }]
+  })
+}
 
 function short(traced: Traced): { node: DeviceNode; sources: string[]; keyers: number }[] {
   const bySwitcher = new Map<string, string[]>()
@@ -81,6 +128,23 @@ function kindsAt({ model }: DeviceNode): string {
   return kinds.length ? `it cuts out by ${listWords(kinds.map(kind => KIND_WORDS[kind]))}` : 'it has none at all'
 }
 
+const withComputer = (traced: Traced, node: DeviceNode): Proposal[] =>
+  bringControl(
+    traced,
+    node,
+    portsOf(node.model, 'in').flatMap(([id, { carries }]) => (carries === 'control' ? [id] : [])),
+  )
+
+/** The same with a computer beside it, where the new switcher is set up from one alone. */
+function reached(traced: Traced, overlay: string, offer: Proposal): Proposal {
+  const next = after(traced, offer.edits)
+  const unset = next && absent(next).find(({ laid }) => laid.id === overlay)
+  const more = unset && withComputer(next, unset.node)[0]
+  return more
+    ? { ...offer, title: `${offer.title}; ${more.title}`.slice(0, 120), edits: [...offer.edits, ...more.edits] }
+    : offer
+}
+
 /** Another way to cut it out that the switcher has, or another switcher. */
 function overlayRemedies(traced: Traced, laid: Laid): Proposal[] {
   const { id, overlay, node } = laid
@@ -98,7 +162,7 @@ function overlayRemedies(traced: Traced, laid: Laid): Proposal[] {
       node,
       row => (row.mix?.keyers ?? []).some(({ kinds }) => kinds.includes(overlay.kind)),
       2,
-    ),
+    ).map(offer => reached(traced, id, offer)),
     without(traced, laid),
   ]
 }

@@ -1,5 +1,5 @@
 import { type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 const CHAIN = {
   devices: {
@@ -20,7 +20,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'drawn marks that come over the feeder',
     gives: ['K15'],
-    plan: plan({ ...CHAIN, overlays: { marks } }),
+    plan: worked({ ...CHAIN, overlays: { marks } }),
     offers: ['Move tablet to main input 2', 'Key Marks at side'],
     says: ['Marks comes to main over the link from side', 'wide cannot be shown'],
   },
@@ -28,7 +28,7 @@ export const CASES: readonly Faulty[] = [
     // In the welcome nothing else of the feeder is used, so that the link may be held.
     name: 'a link that is held in one segment',
     gives: ['K15'],
-    plan: plan({
+    plan: worked({
       ...CHAIN,
       segments: {
         welcome: { title: 'Welcome', order: 1, sources: ['tablet'] },

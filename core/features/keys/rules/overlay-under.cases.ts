@@ -1,5 +1,5 @@
 import { type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 const CHAIN = {
   devices: {
@@ -20,7 +20,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'captions that are lit at the feeder',
     gives: ['K09'],
-    plan: plan({
+    plan: worked({
       ...CHAIN,
       segments: { talk: { title: 'Talk', order: 1, opens: 'named' } },
       overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' } },
@@ -32,7 +32,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'captions that a cue lights at the feeder',
     gives: ['K09'],
-    plan: plan({
+    plan: worked({
       ...CHAIN,
       segments: { talk: { title: 'Talk', order: 1 } },
       cues: { on: { segment: 'talk', title: 'Names on', order: 1, look: 'named' } },

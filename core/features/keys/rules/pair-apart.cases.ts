@@ -1,12 +1,12 @@
 import { type Faulty } from '../../../../testing/cases'
-import { fmt, plan } from '../../../../testing/plans'
+import { fmt, worked } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
     name: 'a key through a frame delay',
     gives: ['K02'],
     // Two frames of 20 ms.
-    plan: plan({
+    plan: worked({
       devices: {
         gfx: 'player-fill-key 1080p50',
         late: 'delay-sdi',
@@ -27,7 +27,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'fill and key in two formats, at a switcher that scales',
     gives: ['K02'],
-    plan: plan({
+    plan: worked({
       devices: {
         gfx: {
           model: 'player-fill-key',

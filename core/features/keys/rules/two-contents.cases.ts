@@ -1,5 +1,5 @@
 import { type Faulty, STAGE } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 /** A computer with one output, beside a camera. */
 const ONE = {
@@ -16,7 +16,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'captions and the slides of the room from one output',
     gives: ['K16'],
-    plan: plan({
+    plan: worked({
       devices: {
         pc: 'computer 1080p59.94',
         cam: 'camera-box-hdmi 1080p59.94',
@@ -40,7 +40,7 @@ export const CASES: readonly Faulty[] = [
     // Program shows the slides while the captions of the same computer are lit over them.
     name: 'a look with the slides on air under the captions of the same output',
     gives: ['K16'],
-    plan: plan({
+    plan: worked({
       devices: {
         pc: 'computer 1080p59.94',
         cam: 'camera-box-hdmi 1080p59.94',
@@ -64,7 +64,7 @@ export const CASES: readonly Faulty[] = [
     // The look lights the names and leaves the computer at the slides that the one before asked for.
     name: 'names over a picture while the computer still shows its slides',
     gives: ['K16'],
-    plan: plan({
+    plan: worked({
       ...ONE,
       segments: { talk: { title: 'Talk', order: 1, opens: 'slides' } },
       looks: {
@@ -80,7 +80,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'a caption on black on air as it is',
     gives: ['K16'],
-    plan: plan({
+    plan: worked({
       ...ONE,
       segments: { talk: { title: 'Talk', order: 1, opens: 'slides' } },
       looks: { slides: { title: 'Slides', order: 1, program: { main: 'in-1' }, contents: { pc: 'caption' } } },

@@ -1,5 +1,5 @@
 import { type Faulty, STAGE } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { worked } from '../../../../testing/plans'
 
 const SHOW = {
   devices: { pc: 'computer 1080p59.94', cam: 'camera-box-hdmi 1080p59.94', main: STAGE },
@@ -10,7 +10,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'names that are still lit in the film',
     gives: ['N16'],
-    plan: plan({
+    plan: worked({
       ...SHOW,
       segments: {
         talk: { title: 'Talk', order: 1, opens: 'named' },
@@ -28,7 +28,7 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'a segment that begins in black',
     gives: ['N16'],
-    plan: plan({
+    plan: worked({
       ...SHOW,
       segments: {
         talk: { title: 'Talk', order: 1 },
