@@ -88,6 +88,8 @@ function has(
       )
     case 'minus':
       return out && port.minus === true
+    case 'tiles':
+      return out && includes(port.feeds, 'multiview')
     case 'phantom':
       return !out && port.phantom === 'switched'
     case 'nominalDbu':

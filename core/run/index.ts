@@ -1,3 +1,4 @@
+export { callsOf } from './calls'
 export { TICKS_PER_S, frameTicks } from './clock'
 export {
   type Picture,

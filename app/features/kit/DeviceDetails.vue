@@ -75,6 +75,20 @@ const LIMIT_WORDS = {
 } as const
 const noteSchema = string().max(400, 'at most 400 characters')
 const delaySchema = number().typeError('milliseconds').min(0, 'not below 0').max(2000, 'at most 2000 ms')
+const figure = (lowest: number, highest: number, whole = true) => {
+  const one = number()
+    .transform((value: number, given: unknown) => (given === '' ? undefined : value))
+    .typeError('a figure')
+    .min(lowest, `at least ${lowest}`)
+    .max(highest, `at most ${highest}`)
+  return whole ? one.integer('a whole number') : one
+}
+/** What is set alike at all cameras; the paper that matches them has it. */
+const MATCHED = [
+  { field: 'whiteK', title: 'White point', unit: 'K', schema: figure(1500, 20_000) },
+  { field: 'aperture', title: 'Aperture', unit: 'n of f/n', schema: figure(0.7, 64, false) },
+  { field: 'iso', title: 'Sensitivity', unit: 'ISO', schema: figure(25, 500_000) },
+] as const
 const chosenIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const ticked = (event: Event): true | undefined => (event.target as HTMLInputElement).checked || undefined
 </script>
@@ -226,6 +240,28 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
           {{ device.shutter ? `1/${device.shutter} s` : 'its own' }}, {{ device.shot ?? 'no shot said' }},
           {{ device.manned ? 'manned' : 'unmanned' }}: on Brief
         </dd>
+        <template v-for="one in MATCHED" :key="one.field">
+          <dt>{{ one.title }}</dt>
+          <dd class="small">
+            <TypedField
+              class="ms"
+              inputmode="decimal"
+              :value="device[one.field] ?? ''"
+              :schema="one.schema"
+              placeholder="as it is"
+              :aria-label="`${one.title}, ${one.unit}`"
+              @done="
+                value =>
+                  set(
+                    [one.field],
+                    value === '' ? undefined : (decimal(value) as never),
+                    `${one.title} of ${device.name}`,
+                  )
+              "
+            />
+            {{ one.unit }}
+          </dd>
+        </template>
       </template>
       <template v-if="model.limits?.length">
         <dt>By itself</dt>

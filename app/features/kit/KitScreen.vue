@@ -171,19 +171,7 @@ useIdleKeys(event => {
   >
     <template #controls
       ><template v-if="store.plan">
-        <div class="tabs" role="tablist" aria-label="View">
-          <button
-            v-for="(title, one) in VIEWS"
-            :key="one"
-            type="button"
-            role="tab"
-            :aria-selected="view === one"
-            :class="{ on: view === one }"
-            @click="view = one"
-          >
-            {{ title }}
-          </button>
-        </div>
+        <ViewTabs v-model="view" :views="VIEWS" />
         <input v-model="filter" class="pick" type="search" placeholder="Filter" aria-label="Filter" />
         <span class="quiet small sums"
           >{{ money(sums.hire) }} hire, {{ money(sums.buy) }} to buy<template v-if="sums.missing"
@@ -262,21 +250,6 @@ useIdleKeys(event => {
   min-height: 0;
   display: flex;
   flex-direction: column;
-}
-.tabs {
-  display: flex;
-  gap: 4px;
-}
-.tabs button {
-  height: 43px;
-  padding: 0 10px;
-  color: var(--quiet);
-  border-bottom: 2px solid transparent;
-}
-.tabs button.on {
-  color: var(--text);
-  font-weight: 650;
-  border-bottom-color: var(--chosen);
 }
 .sums {
   margin-left: auto;

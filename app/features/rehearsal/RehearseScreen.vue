@@ -256,6 +256,15 @@ async function keep(title: string): Promise<void> {
   await store.commit(`Keep ${title}`.slice(0, 120), [{ do: 'add', collection: 'looks', id, value: look }])
 }
 
+/** Two figures that follow at once are one number, where a source has it. */
+const AT_ONCE_MS = 700
+let pressed = { figure: 0, at: -AT_ONCE_MS }
+function called(figure: number, at: number) {
+  const with2 = at - pressed.at < AT_ONCE_MS ? pressed.figure * 10 + figure : undefined
+  pressed = { figure, at }
+  const find = (number: number | undefined) => stage.value?.sources.find(({ call }) => call === number)
+  return find(with2) ?? find(figure)
+}
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready')
     return
@@ -281,7 +290,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     },
     'r': () => void begin(),
   }
-  const source = Number.isNaN(figure) ? undefined : stage.value?.sources[figure === 0 ? 9 : figure - 1]
+  const source = Number.isNaN(figure) ? undefined : called(figure, event.timeStamp)
   const act = source ? () => choose(source.device) : acts[event.key.length === 1 ? event.key.toLowerCase() : event.key]
   if (!act) return
   event.preventDefault()
@@ -335,7 +344,7 @@ const base = computed(() => `/shows/${here.value}`)
       <JumpsPanel v-if="jumping" @close="jumping = false" />
       <section class="sources" aria-label="Sources">
         <div
-          v-for="(source, i) in stage.sources"
+          v-for="source in stage.sources"
           :key="source.device"
           class="source"
           :class="{ air: now.sources[source.device]?.onAir }"
@@ -353,7 +362,7 @@ const base = computed(() => `/shows/${here.value}`)
           </button>
           <span class="who">
             <span class="cut" :class="{ strong: now.sources[source.device]?.onAir }"
-              ><span v-if="i < 10" class="figures quiet">{{ (i + 1) % 10 }}</span> {{ source.name }}</span
+              ><span class="figures quiet">{{ source.call }}</span> {{ source.name }}</span
             >
             <span v-if="now.sources[source.device]?.onAir" class="plate on">{{
               now.sources[source.device]?.over ? 'over the picture' : 'on air'

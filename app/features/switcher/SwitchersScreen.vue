@@ -9,6 +9,8 @@ import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import { labelSchema } from '~/ui/typed'
+import NamesView from './NamesView.vue'
+import { useTicks } from './ticks'
 import { isTyped } from '~/ui/keys'
 
 /** What each mixing device does with its pictures, and how it is set up. */
@@ -18,6 +20,8 @@ const route = useRoute()
 const router = useRouter()
 const strips = useAnswer('switchers', () => [] as const)
 
+const VIEWS = { strips: 'Strips', names: 'Names' } as const
+const view = ref<keyof typeof VIEWS>('strips')
 const chosen = ref<string>()
 const input = ref<string>()
 watch(
@@ -118,6 +122,16 @@ function along(by: number): void {
 }
 const toLabel = (): void =>
   void nextTick(() => document.querySelector<HTMLInputElement>('.chosen-input input')?.focus())
+const stepKey = (step: Strip['sheet']['steps'][number]): string =>
+  [strip.value!.device, step.port, step.title, step.value].join('|')
+const ticked = useTicks(() => `${String(route.params.show)}/${String(route.params.plan)}`)
+/** A tick is for a value: when that is changed in the plan, the step stands open again. */
+const tick = (step: Strip['sheet']['steps'][number]): void => ticked.turn(stepKey(step))
+const open2do = computed(() => strip.value?.sheet.steps.filter(step => !ticked.has(stepKey(step))).length ?? 0)
+function tickNext(): void {
+  const next = strip.value?.sheet.steps.find(step => !ticked.has(stepKey(step)))
+  if (next) tick(next)
+}
 const print = (): void =>
   void router.push(`/shows/${String(route.params.show)}/${String(route.params.plan)}/papers?paper=settings`)
 
@@ -125,6 +139,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready') return
   if (isTyped(event)) return
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  if (key === 'm') {
+    event.preventDefault()
+    view.value = view.value === 'names' ? 'strips' : 'names'
+    return
+  }
+  if (view.value === 'names') return
   const act: Record<string, (() => void) | undefined> = {
     ArrowUp: () => step(-1),
     ArrowDown: () => step(1),
@@ -135,6 +155,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       ? () => open(OPENINGS[(OPENINGS.indexOf(atInput.value!.opening!) + 1) % OPENINGS.length]!)
       : undefined,
     x: atInput.value && !atInput.value.sound ? offAir : undefined,
+    t: tickNext,
     p: print,
   }
   const run = act[key]
@@ -147,6 +168,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 <template>
   <PlanFrame screen="switchers" :foot-name="strip?.name">
     <template #controls>
+      <ViewTabs v-if="strips?.length" v-model="view" :views="VIEWS" />
       <button v-if="strips?.length" class="btn small" type="button" @click="print">
         Print the set-up sheets <span class="key">P</span>
       </button>
@@ -159,6 +181,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         >Add one on Runs</NuxtLink
       >
     </div>
+    <NamesView v-else-if="view === 'names'" />
     <div v-else class="switchers">
       <div class="strips">
         <section
@@ -290,9 +313,32 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             }}<template v-if="!strip.mix.surfaces.some(({ kind }) => kind === 'panel')">: it has no panel</template>.
           </p>
         </template>
-        <h3>Set-up sheet</h3>
+        <h3>
+          Set-up sheet
+          <span class="small quiet">{{
+            open2do === 0
+              ? 'all done'
+              : open2do === strip.sheet.steps.length
+                ? `${open2do} steps`
+                : `${open2do} of ${strip.sheet.steps.length} to do`
+          }}</span>
+          <button
+            v-if="open2do < strip.sheet.steps.length"
+            class="btn small"
+            type="button"
+            @click="ticked.clear(`${strip.device}|`)"
+          >
+            Untick all
+          </button>
+        </h3>
         <ol class="sheet-steps">
-          <li v-for="(one, i) in strip.sheet.steps" :key="i">
+          <li v-for="(one, i) in strip.sheet.steps" :key="i" :class="{ done: ticked.has(stepKey(one)) }">
+            <input
+              type="checkbox"
+              :checked="ticked.has(stepKey(one))"
+              :aria-label="`${one.port ? `${one.port}: ` : ''}${one.title} ${one.value}, done`"
+              @change="tick(one)"
+            />
             <span class="do"
               ><span v-if="one.port" class="quiet">{{ one.port }}: </span>{{ one.title }}
               <b class="figures">{{ one.value }}</b></span
@@ -467,6 +513,20 @@ h3 {
   left: 0;
   font-family: var(--figures);
   color: var(--quiet);
+}
+.sheet-steps li > input {
+  position: absolute;
+  right: 0;
+  top: 8px;
+  width: 18px;
+  height: 18px;
+}
+.sheet-steps .do {
+  padding-right: 30px;
+}
+.sheet-steps .done .do {
+  color: var(--quiet);
+  text-decoration: line-through;
 }
 @media (max-width: 1000px) {
   .switchers {

@@ -1,5 +1,5 @@
 import { FEEDS, SOUND_HZ, type Feed, type Model } from '#core/catalog'
-import { collection, mapOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import { collection, listOf, mapOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 import {
   ASPECTS,
   DIVISIONS,
@@ -37,10 +37,18 @@ export interface Device {
   readonly shot?: Shot
   readonly manned?: true
   readonly shutter?: number
+  /** Cameras: the white point that is set, kelvin; the aperture as the n of f/n; and the sensitivity, ISO. */
+  readonly whiteK?: number
+  readonly aperture?: number
+  readonly iso?: number
   /** Radio links: how far the picture goes through the air, and what stands in its way. */
   readonly air?: Air
   /** What would end its work by itself, and can be switched off, is off. */
   readonly limitsOff?: true
+  /** Sources: the number that they are called by over the whole chain, which is the key that is pressed. */
+  readonly call?: number
+  /** Letters for keys that have no room for the name. */
+  readonly short?: string
   readonly note?: string
 }
 
@@ -57,6 +65,8 @@ export interface PortSetting {
   readonly of?: string
   /** Inputs of a switcher: the short name on button and tile. */
   readonly label?: string
+  /** Outputs of a switcher that carry its multiview: buses and inputs in the order of their tiles; the rest follows. */
+  readonly tiles?: readonly string[]
   /** Inputs of a switcher: absent, sound plugs are open and the sound beside a picture is shut. */
   readonly sound?: Opening
   /** Inputs of a switcher: what the sound is held back by, milliseconds. */
@@ -114,6 +124,7 @@ const portSetting = object(
     sound: oneOf(OPENINGS),
     soundDelayMs: number(0, 2000),
     minus: ref('slug'),
+    tiles: listOf(ref('slug'), 102, 1),
     phantom: said,
     nominalDbu: number(-60, 30),
     spread: said,
@@ -148,8 +159,13 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     shot: oneOf(SHOTS),
     manned: said,
     shutter: whole(1, 20_000),
+    whiteK: whole(1500, 20_000),
+    aperture: number(0.7, 64),
+    iso: whole(25, 500_000),
     air: object(['m'], { m: number(0, 20_000), crowd: said, wall: said, channel: whole(1, 200) }),
     limitsOff: said,
+    call: whole(1, 99),
+    short: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,8}$' },
     note: ref('note'),
     ports: { ...mapOf(portSetting, 200), minProperties: 1 },
   }),

@@ -3,6 +3,7 @@ import { type Traced, endName, isSwitcher, lastSwitchers, tracedOf } from '#core
 import { type LinkEnd, type Look, type Plan, own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
 import {
+  callsOf,
   type Command,
   type Happening,
   type Picture,
@@ -32,6 +33,8 @@ export interface Stage {
   readonly sources: readonly {
     readonly device: string
     readonly name: string
+    /** Its number over the whole chain. */
+    readonly call: number
     /** The switcher and input by which it is called. */
     readonly at: string
   }[]
@@ -468,6 +471,7 @@ function stageOf(traced: Traced): Stage {
         !beside && lit && origin?.device === id && end && isSwitcher(chain.nodes.get(end.device)!),
     )
   const fastest = nodes.filter(isSwitcher).flatMap(({ standard }) => (standard ? [frameTicks(standard.rate)] : []))
+  const calls = callsOf(traced)
   const titled = (map: Readonly<Record<string, { readonly title: string; readonly order: number }>>) =>
     Object.entries(map)
       .sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
@@ -475,7 +479,13 @@ function stageOf(traced: Traced): Stage {
   return {
     sources: nodes
       .filter(({ id, model }) => model.role === 'source' && reach(id))
-      .map(({ id, device }) => ({ device: id, name: device.name, at: endName(traced, reach(id)!.end!) })),
+      .map(({ id, device }) => ({
+        device: id,
+        name: device.name,
+        call: calls.get(id) ?? 0,
+        at: endName(traced, reach(id)!.end!),
+      }))
+      .sort((a, b) => a.call - b.call),
     switchers: nodes
       .filter(isSwitcher)
       .map(({ id, device, model }) => ({

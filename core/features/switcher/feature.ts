@@ -1,5 +1,6 @@
 import { feature } from '#core/propose'
 import { COMMANDS } from './commands'
+import { matchingSheet } from './matching'
 import { setupSheets } from './paper'
 
-export const switcher = feature({ id: 'switcher', papers: [setupSheets], commands: COMMANDS })
+export const switcher = feature({ id: 'switcher', papers: [setupSheets, matchingSheet], commands: COMMANDS })

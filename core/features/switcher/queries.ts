@@ -1,4 +1,8 @@
 import type { Checked } from '#core/propose'
+import { namesOf } from './names'
 import { stripsOf } from './strip'
 
-export const QUERIES = { switchers: ({ traced }: Checked) => stripsOf(traced) }
+export const QUERIES = {
+  switchers: ({ traced }: Checked) => stripsOf(traced),
+  names: ({ traced }: Checked) => namesOf(traced),
+}

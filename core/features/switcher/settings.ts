@@ -1,6 +1,7 @@
 import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
 import { type DeviceNode, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
 import { type PortSetting, own } from '#core/document'
+import { tilesOf } from './tiles'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
 
 const levelWords = (dbu: number): string => `${dbu > 0 ? '+' : '\u2212'}${Math.abs(dbu)}\u00A0dBu`
@@ -41,6 +42,13 @@ function portSettings(node: DeviceNode, portId: string, port: Port): [string, st
     ['Protection', port.protection === 'switchable' || set.unprotected ? (set.unprotected ? 'off' : 'on') : undefined],
     ['Fit', set.fit && FIT_WORDS[set.fit]],
     ['Label', set.label],
+    [
+      'Tiles',
+      set.tiles &&
+        tilesOf(node, set.tiles)
+          .map(id => own(model.ports, id)?.number ?? id)
+          .join(', '),
+    ],
     ['Sound', set.sound && OPENING_WORDS[set.sound]],
     ['Sound held back', set.soundDelayMs ? `${set.soundDelayMs}\u00A0ms` : undefined],
     ['Phantom power', set.phantom || port.phantom === 'switched' ? (set.phantom ? 'on, 48\u00A0V' : 'off') : undefined],
@@ -84,6 +92,9 @@ export function settingsOf(node: DeviceNode): Setting[] {
     device.mode === undefined ? Object.values(model.modes ?? {})[0]?.title : own(model.modes ?? {}, device.mode)?.title
   if (mode !== undefined || device.mode !== undefined) list.push({ name: 'Mode', value: mode ?? device.mode! })
   if (device.shutter !== undefined) list.push({ name: 'Shutter', value: `1/${device.shutter}\u00A0s` })
+  if (device.whiteK !== undefined) list.push({ name: 'White point', value: `${device.whiteK}\u00A0K` })
+  if (device.aperture !== undefined) list.push({ name: 'Aperture', value: `f/${device.aperture}` })
+  if (device.iso !== undefined) list.push({ name: 'Sensitivity', value: `ISO\u00A0${device.iso}` })
   if (model.limits?.some(({ settable }) => settable))
     list.push({ name: 'Switching off by itself', value: device.limitsOff ? 'off' : 'left on' })
   if (device.air?.channel !== undefined) list.push({ name: 'Channel', value: String(device.air.channel) })

@@ -21,6 +21,7 @@ const PORT: { readonly [K in keyof PortSetting]-?: readonly (PortSetting[K] | un
   sound: [undefined, 'shut', 'fixed', 'follows'],
   soundDelayMs: [undefined, 1000],
   minus: [undefined, 'in-1', 'in-3'],
+  tiles: [undefined, ['in-2', 'in-1']],
   phantom: [undefined, true],
   nominalDbu: [undefined, 4, -7.8],
   spread: [undefined, true],

@@ -32,4 +32,14 @@ export const CASES: readonly Faulty[] = [
     offers: ['Number the inputs labelled CAM'],
     says: ['2 inputs of main', 'CAM'],
   },
+  {
+    name: 'two cameras under one number',
+    gives: ['C18'],
+    plan: plan({
+      devices: { cam: { ...box('Left'), call: 7 }, two: { ...box('Right'), call: 7 }, main: STAGE, proj: 'projector' },
+      links,
+    }),
+    offers: ['Let only Left be called 7'],
+    says: ['Left and Right are called by one number, 7'],
+  },
 ]

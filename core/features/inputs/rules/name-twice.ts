@@ -1,6 +1,7 @@
 import { type DeviceNode, type Traced, deviceName, isSwitcher } from '#core/chain'
 import { count, text } from '#core/kernel'
 import { Draft, rule } from '#core/propose'
+import { listWords } from '#core/words'
 
 const MOST_NAME = 120
 const MOST_LABEL = 24
@@ -17,8 +18,20 @@ export const nameTwice = rule({
       severity: 'R',
       says: '{number} inputs of {switcher} bear the label {label}: whoever switches cannot tell them apart.',
     },
+    calls: {
+      severity: 'R',
+      says: '{sources} are called by one number, {call}: whoever calls a picture gets the other one.',
+    },
   },
   find: (traced, say) => [
+    ...calledTwice(traced).map(({ call, nodes }) =>
+      say(
+        'calls',
+        { on: 'setting', device: nodes[1]!.id, field: 'call' },
+        { sources: text(listWords(nodes.map(({ device }) => device.name))), call: count(call) },
+        traced.runs.find(({ origin }) => origin?.device === nodes[1]!.id)?.id,
+      ),
+    ),
     ...named(traced).map(([first, ...rest]) =>
       say(
         'devices',
@@ -39,6 +52,18 @@ export const nameTwice = rule({
   remedies: (traced, found) => {
     const { at } = found
     const draft = new Draft(traced.plan)
+    if (at.on === 'setting') {
+      const group = calledTwice(traced).find(({ nodes }) => nodes.some(({ id }) => id === at.device))
+      for (const { id } of group?.nodes.slice(1) ?? []) draft.set(['devices', id, 'call'])
+      return draft.edits.length
+        ? [
+            {
+              title: `Let only ${group!.nodes[0]!.device.name} be called ${group!.call}`.slice(0, 120),
+              edits: draft.edits,
+            },
+          ]
+        : []
+    }
     if (at.on === 'device') {
       const group = named(traced).find(nodes => nodes.some(({ id }) => id === at.device)) ?? []
       const taken = new Set(Object.values(traced.plan.devices).map(({ name }) => name))
@@ -98,3 +123,12 @@ const labelled = ({ chain }: Traced): { switcher: string; label: string; ports: 
       ports: group.map(([port]) => port),
     })),
   )
+
+/** Sources that were given one number. */
+function calledTwice({ chain }: Traced): { call: number; nodes: DeviceNode[] }[] {
+  const by = new Map<number, DeviceNode[]>()
+  for (const node of chain.nodes.values())
+    if (node.model.role === 'source' && node.device.call !== undefined)
+      by.set(node.device.call, [...(by.get(node.device.call) ?? []), node])
+  return [...by].filter(([, nodes]) => nodes.length > 1).map(([call, nodes]) => ({ call, nodes }))
+}
