@@ -116,6 +116,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   R09: 'R',
   R10: 'R',
   A08: 'QR',
+  A09: 'Q',
   E01: 'RN',
   E04: 'Q',
   R01: 'R',

@@ -184,7 +184,7 @@ export function cameraPictures(
           ...(open && fixed && comes(camera) ? { open: { heldMs: open.heldMs + heldMs } } : {}),
         }))
       }
-      return isCamera(origin.model)
+      return isCamera(origin.model) && !origin.device.noLips
         ? [
             {
               camera: origin,

@@ -36,6 +36,8 @@ export interface Device {
   /** Cameras: what it shows, whether somebody stands at it, and its exposure as the n of 1/n s. */
   readonly shot?: Shot
   readonly manned?: true
+  /** Cameras: no lips are seen in what it shows, so that its picture is not held against the sound. */
+  readonly noLips?: true
   readonly shutter?: number
   /** Cameras: the white point that is set, kelvin; the aperture as the n of f/n; and the sensitivity, ISO. */
   readonly whiteK?: number
@@ -158,6 +160,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     standard: ref('format'),
     shot: oneOf(SHOTS),
     manned: said,
+    noLips: said,
     shutter: whole(1, 20_000),
     whiteK: whole(1500, 20_000),
     aperture: number(0.7, 64),

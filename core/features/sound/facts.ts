@@ -20,3 +20,12 @@ const quietFact = fact<Traced, readonly WireTrace[]>('microphone level', ({ trac
 
 /** Sound leads by which a microphone that nothing has amplified enters an input for line level. */
 export const quietLinks = (traced: Traced): readonly WireTrace[] => traced.ask(quietFact)
+
+/** How early (negative: late) sound may be, ms: EBU R 37; acceptability of ITU-R BT.1359-1. */
+export const WINDOWS = {
+  r37: { lo: -60, hi: 40, title: 'EBU R\u00A037' },
+  bt1359: { lo: -185, hi: 90, title: 'ITU-R BT.1359-1' },
+} as const
+
+export const windowOf = ({ plan }: Pick<Traced, 'plan'>): (typeof WINDOWS)[keyof typeof WINDOWS] =>
+  WINDOWS[plan.brief.syncWindow ?? 'r37']

@@ -5,6 +5,7 @@ import { heardTwice } from './rules/heard-twice'
 import { levelDiffers } from './rules/level-differs'
 import { levelsDiffer } from './rules/levels-apart'
 import { lipSync } from './rules/lip-sync'
+import { noneFits } from './rules/none-fits'
 import { oneSide } from './rules/one-side'
 import { oneSound } from './rules/one-sound'
 import { phantomPower } from './rules/phantom-power'
@@ -31,6 +32,7 @@ export const sound = feature({
     levelsDiffer,
     phantomPower,
     lipSync,
+    noneFits,
     hearsOneself,
     soundDropped,
     shutOnTheWay,

@@ -76,29 +76,4 @@ export const CASES: readonly Faulty[] = [
     offers: ['Let the sound of one follow its picture', 'Shut the sound of one at main'],
     says: ['the sound of one stays open beside two', '80\u00A0ms before it', '60\u00A0ms'],
   },
-  {
-    name: 'one picture so late that no delay of sound serves all',
-    gives: ['A08'],
-    // The radio link takes 3 frames of 40 ms = 120 ms, and the window is 100 ms wide: a box of two frames leaves 40 ms.
-    plan: plan({
-      devices: {
-        one: 'camera-studio-sdi 1080p25',
-        link: { model: 'radio-sdi-far', air: { m: 100, channel: 1 } },
-        two: 'camera-studio-sdi 1080p25',
-        mic: 'microphone-speech',
-        main: 'switcher-12-sdi 1080p25',
-        rec: 'encoder-stream-sdi',
-      },
-      links: {
-        a: 'one.sdi > link.in coax-rg6 5',
-        d: 'link.out > main.in-1 coax-rg6 5',
-        b: 'two.sdi > main.in-2 coax-rg6 5',
-        m: 'mic.out > main.sound-1 xlr-lead 5',
-        c: 'main.out-1 > rec.in coax-rg6 5',
-      },
-      wants: { rec: { feed: 'program', sound: true } },
-    }),
-    offers: ['Hold two back by a frame delay, and the sound with them'],
-    says: ['main'],
-  },
 ]

@@ -13,12 +13,7 @@ import {
   runsTo,
 } from '#core/propose'
 import { listWords } from '#core/words'
-
-/** How early (negative: late) sound may be, ms: EBU R 37; acceptability of ITU-R BT.1359-1. */
-export const WINDOWS = {
-  r37: { lo: -60, hi: 40, title: 'EBU R\u00A037' },
-  bt1359: { lo: -185, hi: 90, title: 'ITU-R BT.1359-1' },
-} as const
+import { windowOf } from '../facts'
 
 export const lipSync = rule({
   code: 'A08',
@@ -45,6 +40,8 @@ export const lipSync = rule({
       const run = runsTo(traced, wants[0]![1].sink)[0]?.id
       const words = { stage: text(stage.device.name), window: text(window.title) }
       const span = errorsAt(traced, stage)
+      // Where no delay of the sound serves all pictures, that is told.
+      if (span && span.max - span.min > window.hi - window.lo && apartAt(traced, stage)) return []
       if (span && (span.max > window.hi || span.min < window.lo)) {
         const early = span.max > window.hi
         return [
@@ -87,8 +84,6 @@ export const lipSync = rule({
   },
 })
 
-const windowOf = ({ plan }: Traced) => WINDOWS[plan.brief.syncWindow ?? 'r37']
-
 /** How early the sound from plugs is against the cameras, typically, ms: the least and the most. */
 export function errorsAt(
   traced: Traced,
@@ -101,6 +96,18 @@ export function errorsAt(
     min: Math.min(...pictures) - Math.max(...sounds.map(({ typ }) => typ)),
     max: Math.max(...pictures) - Math.min(...sounds.map(({ typ }) => typ)),
   }
+}
+
+/** Camera pictures that are further apart than the window is wide, beside sound from plugs. */
+export function apartAt(
+  traced: Traced,
+  stage: DeviceNode,
+): { readonly slow: CameraPicture; readonly fast: CameraPicture; readonly apartMs: number } | undefined {
+  const { lo, hi } = windowOf(traced)
+  if (pluggedSounds(traced, stage).length === 0) return undefined
+  const all = [...cameraPictures(traced, stage)].sort((a, b) => a.ms - b.ms)
+  const [fast, slow] = [all[0], all.at(-1)]
+  return fast && slow && slow.ms - fast.ms > hi - lo ? { slow, fast, apartMs: slow.ms - fast.ms } : undefined
 }
 
 /** How early the sound that comes with one camera is against the others, typically, ms; the worst first. */
@@ -173,7 +180,7 @@ const DELAY = 'delay-sdi'
 const MOST_IN_A_ROW = 3
 
 /** Where the pictures are further apart than the window is wide, no delay of sound serves all: the fast ones are held. */
-function heldPictures(traced: Traced, stage: DeviceNode): Proposal[] {
+export function heldPictures(traced: Traced, stage: DeviceNode): Proposal[] {
   const { lo, hi } = windowOf(traced)
   const byInput = new Map<string, CameraPicture[]>()
   for (const picture of cameraPictures(traced, stage))

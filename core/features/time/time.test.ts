@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest'
+import { check } from '#core/features'
+import { fmt, plan } from '../../../testing/plans'
+import { timesOf } from './sync'
+
+// 1080p25: a frame is 40 ms. The studio camera makes 1, 1, 2 frames of delay; the far radio link 2 to 4, typically 3;
+// the switcher adds 1, 1.5, 2 between its inputs and outputs; the encoder's input 1, 2, 3.
+const hall = (main?: Record<string, object>) =>
+  plan({
+    devices: {
+      wired: 'camera-studio-sdi 1080p25',
+      roaming: 'camera-studio-sdi 1080p25',
+      link: { model: 'radio-sdi-far', air: { m: 100, channel: 1 } },
+      mic: 'microphone-speech',
+      main: { model: 'switcher-12-sdi', standard: fmt('1080p25'), ...(main ? { ports: main as never } : {}) },
+      enc: 'encoder-stream-sdi',
+    },
+    links: {
+      a: 'wired.sdi > main.in-1 coax-rg6 5',
+      b: 'roaming.sdi > link.in coax-rg6 5',
+      c: 'link.out > main.in-2 coax-rg6 5',
+      m: 'mic.out > main.sound-1 xlr-lead 5',
+      e: 'main.out-1 > enc.in coax-rg6 5',
+    },
+    wants: { enc: { feed: 'program', sound: true } },
+  })
+const sinkOf = (written: ReturnType<typeof plan>) => timesOf(check(written).traced)[0]!
+
+describe('delay to a sink', () => {
+  it('is told by hop and adds up', () => {
+    const [wired, roaming] = sinkOf(hall()).pictures
+    expect(wired!.hops.map(({ device, does, delay }) => [device, does, delay.typ])).toEqual([
+      ['wired', 'makes', 40],
+      ['main', 'mixes', 60],
+      ['enc', 'takes', 80],
+    ])
+    // 1 + 1 + 1 and 2 + 2 + 3 frames at the ends of its range.
+    expect(wired!.total).toEqual({ min: 120, typ: 180, max: 280 })
+    expect(roaming!.hops.map(({ device }) => device)).toEqual(['roaming', 'link', 'main', 'enc'])
+    expect(roaming!.total.typ).toBe(180 + 120)
+  })
+  it('sets sound from a plug against both pictures, and says that no delay serves both', () => {
+    const { sounds, pairs, best, spread, groups } = sinkOf(hall())
+    // The plug is put beside the picture that leaves the switcher: the encoder's 80 ms are common to both.
+    expect(sounds.map(({ origin, plugged, total }) => [origin, plugged, total.typ])).toEqual([['mic', true, 80]])
+    // 180 - 80 and 300 - 80.
+    expect(pairs.map(({ earlyMs, within }) => [earlyMs.typ, within])).toEqual([
+      [100, false],
+      [220, false],
+    ])
+    // d = (220 + 100) / 2 - (-60 + 40) / 2 = 170; left are 70 late at one and 50 early at the other.
+    expect(best).toMatchObject([{ bestMs: 170, bestFrames: 4, serves: false, nowMs: 0 }])
+    expect(best[0]!.left.map(({ earlyMs }) => earlyMs)).toEqual([-70, 50])
+    // 120 - 100 = 20 ms: one frame.
+    expect(spread).toMatchObject({ apartMs: 120, windowMs: 100, hold: [{ picture: 0, frames: 1, ms: 40 }] })
+    expect(groups).toEqual([[0], [1]])
+  })
+  it('counts what is held back already, and leaves out what has no lips', () => {
+    const written = hall({ 'sound-1': { soundDelayMs: 100 } })
+    const bare = {
+      ...written,
+      devices: { ...written.devices, roaming: { ...written.devices.roaming!, noLips: true as const } },
+    }
+    const { best, pairs, spread } = sinkOf(bare)
+    // 180 - (80 + 100) = 0: within -60 .. +40. The middle of the window would be at 110.
+    expect(pairs.map(({ earlyMs, within }) => [earlyMs.typ, within])).toEqual([[0, true]])
+    expect(best).toMatchObject([{ nowMs: 100, bestMs: 110, serves: true }])
+    expect(spread).toBeUndefined()
+  })
+  it('holds the sound of a camera that stays open against the others, not against itself', () => {
+    const written = hall({ 'in-1': { sound: 'fixed' }, 'sound-1': { sound: 'shut' } })
+    const { sounds, pairs, pictures } = sinkOf(written)
+    expect(sounds.map(({ origin, plugged, total }) => [origin, plugged, total.typ])).toEqual([['wired', false, 180]])
+    expect(pairs.map(({ picture, earlyMs }) => [pictures[picture]!.source, earlyMs.typ])).toEqual([['roaming', 120]])
+  })
+  it('asks nothing of sound that follows its own picture', () => {
+    const written = hall({ 'in-1': { sound: 'follows' }, 'sound-1': { sound: 'shut' } })
+    expect(sinkOf(written).pairs).toEqual([])
+  })
+  it('says what viewers of a stream wait on top', () =>
+    expect(sinkOf(hall()).beyondMs).toEqual({ min: 6500, typ: 13_000, max: 20_000 }))
+})
+
+describe('a chain', () => {
+  // Side takes the microphone and the camera; Main adds its 1.5 frames to both, and to what comes straight.
+  const chain = plan({
+    devices: {
+      far: 'camera-studio-sdi 1080p25',
+      near: 'camera-studio-sdi 1080p25',
+      mic: 'microphone-speech',
+      side: 'switcher-12-sdi 1080p25',
+      main: { model: 'switcher-12-sdi', standard: fmt('1080p25'), ports: { 'in-2': { sound: 'fixed' } } },
+      scr: 'screen-sdi',
+    },
+    links: {
+      a: 'far.sdi > side.in-1 coax-rg6 5',
+      m: 'mic.out > side.sound-1 xlr-lead 5',
+      s: 'side.out-1 > main.in-2 coax-rg6 5',
+      b: 'near.sdi > main.in-1 coax-rg6 5',
+      e: 'main.out-1 > scr.in coax-rg6 5',
+    },
+    wants: { scr: { feed: 'program', sound: true } },
+  })
+  it('adds each switcher to pictures and, behind its plug, to the sound', () => {
+    const { pictures, sounds, pairs } = sinkOf(chain)
+    const own = pictures.map(({ source, total }) => [source, total.typ])
+    const screen = pictures[0]!.hops.at(-1)!.device === 'scr' ? pictures[0]!.hops.at(-1)!.delay.typ : 0
+    expect(own).toEqual([
+      ['near', 40 + 60 + screen],
+      ['far', 40 + 60 + 60 + screen],
+    ])
+    // Put beside Side's picture when it leaves, the sound waits for Main as that picture does.
+    expect(sounds.map(({ total }) => total.typ)).toEqual([60 + screen])
+    expect(pairs.map(({ earlyMs }) => earlyMs.typ)).toEqual([40, 100])
+  })
+})
