@@ -581,6 +581,8 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       main: 'switcher-4-strict 1080p50',
     },
     links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-mini' },
+    // 98 Wh x 0.8 / 8 W = 9.8 h.
+    batteries: { plate: { title: 'Plate', order: 1, kind: 'pack', wh: 98, loads: { cam: true } } },
   }),
   'a short show, over before the camera sleeps': plan({
     brief: { start: '12:00', end: '12:25' },

@@ -304,6 +304,10 @@ export interface Model {
   readonly surface?: (typeof SURFACES)[number]
   /** Control ports, of which one must be connected for the device to be set up. */
   readonly configured?: readonly string[]
+  /** Lives on a battery: what the one that comes with it holds, Wh, and whether it is changed while the device runs. */
+  readonly battery?: { readonly wh: number; readonly hotSwap?: true }
+  /** Charges what its picture comes from. */
+  readonly charges?: true
   /** Typical draw, watts. */
   readonly watts: number
   readonly supply: 'mains' | 'usb' | 'battery' | 'none'

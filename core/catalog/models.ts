@@ -1,4 +1,5 @@
 import type { Mix, Model } from './model'
+import { BATTERIES, CHARGING } from './rows/batteries'
 import { BESIDE } from './rows/beside'
 import { SINKS } from './rows/sinks'
 import { SOURCES } from './rows/sources'
@@ -15,7 +16,12 @@ const REVISION = 2
 export const MODELS: ReadonlyMap<string, Model> = new Map(
   Object.entries({ ...SOURCES, ...STAGES, ...WAYS, ...SINKS, ...BESIDE }).map(([id, row]) => [
     id,
-    { from: `builtin/${id}@${REVISION}`, ...row },
+    {
+      from: `builtin/${id}@${REVISION}`,
+      ...row,
+      ...(BATTERIES[id] ? { battery: BATTERIES[id] } : {}),
+      ...(CHARGING.includes(id) ? { charges: true as const } : {}),
+    },
   ]),
 )
 

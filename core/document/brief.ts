@@ -1,5 +1,5 @@
 import { CABLE_SCHOOLS, type CableSchool } from '#core/cable'
-import { object, oneOf, ref, whole } from '#core/kernel'
+import { number, object, oneOf, ref, whole } from '#core/kernel'
 import { MAINS_IDS, type MainsId, type VideoFormat } from '#core/signal'
 
 export const LENGTH_UNITS = ['m', 'ft'] as const
@@ -33,6 +33,10 @@ export interface Brief {
   readonly isolated?: true
   /** When a private stream is tried out and watched as a viewer would, 24 h (18:00). */
   readonly testStream?: string
+  /** How cold it is where batteries work, degrees Celsius; absent, 20 and above. */
+  readonly coldC?: number
+  /** People travel to the show by air, with the batteries. */
+  readonly flies?: true
   /** The operating standard that is given and not to be chosen. */
   readonly standard?: VideoFormat
   /** What lengths are read and typed in; metres where absent. */
@@ -59,6 +63,8 @@ export const briefSchema = object([], {
   spareBy: oneOf(SPARE_PLUGS),
   crew: whole(0, 999),
   copies: whole(0, 9),
+  coldC: number(-40, 50),
+  flies: { const: true },
   isolated: { const: true },
   testStream: ref('time'),
   syncWindow: oneOf(SYNC_WINDOWS),

@@ -1,5 +1,6 @@
 import type { EntryOf } from '#core/kernel'
-import { circuits } from '../features/power/collection'
+import { batteries, circuits } from '../features/power/collection'
+import { measured } from '../features/time/collection'
 import { accepted } from './collections/accepted'
 import { clips } from './collections/clips'
 import { cues } from './collections/cues'
@@ -32,6 +33,8 @@ export const DEFINITIONS = {
   accepted,
   distances,
   circuits,
+  batteries,
+  measured,
 } as const
 
 export type Collection = keyof typeof DEFINITIONS

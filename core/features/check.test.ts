@@ -124,7 +124,10 @@ const GRAVITY: Readonly<Record<string, string>> = {
   R04: 'R',
   R06: 'R',
   R07: 'D',
+  P01: 'R',
   P04: 'RH',
+  P06: 'R',
+  P09: 'H',
 }
 
 describe('clean plans', () => {

@@ -65,3 +65,9 @@ export function clockSeconds(s: number): string {
   const [h, m] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60]
   return h ? `${h}:${two(m)}:${two(whole % 60)}\u00A0h` : `${m}:${two(whole % 60)}\u00A0min`
 }
+
+/** Minutes since midnight as the clock shows them: 1450 is "00:10". */
+export function clockOf(minutes: number): string {
+  const m = ((Math.round(minutes) % 1440) + 1440) % 1440
+  return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`
+}

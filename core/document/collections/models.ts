@@ -174,6 +174,8 @@ export const models = collection<Model>({
     records: whole(0, 64),
     surface: oneOf(SURFACES),
     isolates: whole(0, 64),
+    battery: object(['wh'], { wh: number(0.1, 5000), hotSwap: said }),
+    charges: said,
     mix,
     radio: object(['fMHz', 'eirpDbm', 'gainDbi', 'needsDbm', 'channels'], {
       fMHz: number(100, 100_000),

@@ -1,16 +1,12 @@
 import { type Plan, type Segment, minutesOfDay, showMinutes } from '#core/document'
 import { segmentsOf } from '#core/run'
+import { clockOf } from '#core/words'
 
 export interface SegmentTime {
   readonly id: string
   readonly segment: Segment
   /** On the clock, "19:40"; absent while the start or the length of anything before is open. */
   readonly begins?: string
-}
-
-const clock = (minutes: number): string => {
-  const m = ((Math.round(minutes) % 1440) + 1440) % 1440
-  return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`
 }
 
 /**
@@ -29,7 +25,7 @@ export function segmentTimes(plan: Pick<Plan, 'segments' | 'brief'>): {
   let sum: number | undefined = 0
   const rows = segmentsOf(plan).map(([id, segment]): SegmentTime => {
     if (segment.at !== undefined) at = minutesOfDay(segment.at)
-    const row = { id, segment, ...(at === undefined ? {} : { begins: clock(at) }) }
+    const row = { id, segment, ...(at === undefined ? {} : { begins: clockOf(at) }) }
     at = at === undefined || segment.minutes === undefined ? undefined : at + segment.minutes
     sum = sum === undefined || segment.minutes === undefined ? undefined : sum + segment.minutes
     return row
@@ -37,7 +33,7 @@ export function segmentTimes(plan: Pick<Plan, 'segments' | 'brief'>): {
   const show = showMinutes(plan.brief)
   return {
     rows,
-    ...(at === undefined || rows.length === 0 ? {} : { ends: clock(at) }),
+    ...(at === undefined || rows.length === 0 ? {} : { ends: clockOf(at) }),
     ...(show === undefined || sum === undefined || rows.length === 0 ? {} : { over: sum - show }),
   }
 }

@@ -3,7 +3,10 @@ import { anchorKind } from '#core/kernel'
 declare module '../../kernel/anchor' {
   interface Anchors {
     circuit: { circuit: string }
+    battery: { battery: string }
   }
 }
 
 export const CIRCUIT_ANCHOR = anchorKind({ on: 'circuit', key: ({ circuit }) => `circuit/${circuit}`, screen: 'power' })
+
+export const BATTERY_ANCHOR = anchorKind({ on: 'battery', key: ({ battery }) => `battery/${battery}`, screen: 'power' })

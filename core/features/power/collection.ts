@@ -1,4 +1,4 @@
-import { collection, number, object, ref, said } from '#core/kernel'
+import { collection, number, object, oneOf, ref, said, whole } from '#core/kernel'
 
 /** One protected circuit of the house, and what hangs on it. */
 export interface Circuit {
@@ -29,4 +29,54 @@ export const circuits = collection<Circuit>({
     },
   }),
   words: ({ title, amps }) => `${title}, ${amps} A`,
+})
+
+/** A pack in or on the device; a bank that charges it meanwhile. */
+export const BATTERY_KINDS = ['pack', 'bank'] as const
+
+/** A kind of battery at a position: so many of them, one after the other. */
+export interface Battery {
+  readonly title: string
+  readonly order: number
+  readonly kind: (typeof BATTERY_KINDS)[number]
+  /** Of one, watt-hours: volts of its cells times ampere-hours. */
+  readonly wh: number
+  /** How many are there; absent, one. */
+  readonly count?: number
+  /** The most that it gives, W; absent, enough. */
+  readonly mostW?: number
+  /** Banks: below this draw it switches itself off, W. */
+  readonly offBelowW?: number
+  /** From 300 charges or two years on. */
+  readonly aged?: true
+  /** It goes by freight, not with people, on a show that flies. */
+  readonly freight?: true
+  /** Ids of the devices that it feeds; they may be gone. */
+  readonly loads?: Readonly<Record<string, true>>
+}
+
+export const batteries = collection<Battery>({
+  name: 'batteries',
+  entry: 'battery',
+  about: 'Batteries and banks: how much one holds, how many there are, and which devices live on them.',
+  most: 1000,
+  schema: object(['title', 'order', 'kind', 'wh'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    kind: oneOf(BATTERY_KINDS),
+    wh: number(0.1, 5000),
+    count: whole(1, 99),
+    mostW: number(0.1, 5000),
+    offBelowW: number(0, 100),
+    aged: said,
+    freight: said,
+    loads: {
+      type: 'object',
+      propertyNames: ref('slug'),
+      additionalProperties: said,
+      minProperties: 1,
+      maxProperties: 5000,
+    },
+  }),
+  words: ({ title, wh }) => `${title}, ${wh} Wh`,
 })

@@ -1,15 +1,17 @@
 import { feature } from '#core/propose'
-import { CIRCUIT_ANCHOR } from './anchors'
+import { BATTERY_ANCHOR, CIRCUIT_ANCHOR } from './anchors'
 import { MEASURES } from './measures'
 import { circuitList } from './paper'
 import { CURRENT_QUANTITY } from './quantities'
+import { batteryShort, phoneEmpty } from './rules/battery-short'
 import { circuitOverloaded } from './rules/circuit-overloaded'
+import { flies } from './rules/flies'
 
 export const power = feature({
   id: 'power',
-  anchors: [CIRCUIT_ANCHOR],
+  anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR],
   quantities: [CURRENT_QUANTITY],
   measures: MEASURES,
   papers: [circuitList],
-  rules: [circuitOverloaded],
+  rules: [circuitOverloaded, batteryShort, phoneEmpty, flies],
 })

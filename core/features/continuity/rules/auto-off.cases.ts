@@ -15,6 +15,9 @@ function timed(model: string, traits: Partial<Model>): Plan {
   return { ...written, models: { ...written.models, [model]: { ...row, ...traits } } }
 }
 
+/** 98 Wh x 0.8 / 5 W = 15.7 h. */
+const PLATE = { plate: { title: 'Plate', order: 1, kind: 'pack', wh: 98, loads: { cam: true } } } as const
+
 export const CASES: readonly Faulty[] = [
   {
     name: 'a camera that switches itself off in the show',
@@ -26,6 +29,7 @@ export const CASES: readonly Faulty[] = [
         main: STAGE,
       },
       links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro' },
+      batteries: PLATE,
     }),
     offers: ['Switch off what ends cam by itself'],
     says: ['15 min', '150 min'],
@@ -41,6 +45,7 @@ export const CASES: readonly Faulty[] = [
         main: STAGE,
       },
       links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro' },
+      batteries: PLATE,
     }),
     offers: ['Switch off what ends cam by itself'],
     says: ['15 min', '80 min, from 17:50 to 19:10'],

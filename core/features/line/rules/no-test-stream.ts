@@ -2,7 +2,7 @@ import { type Traced, deviceName } from '#core/chain'
 import { minutesOfDay } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, rule } from '#core/propose'
-import { listWords } from '#core/words'
+import { clockOf, listWords } from '#core/words'
 import { encodersOf } from '../encoders'
 
 export const noTestStream = rule({
@@ -33,6 +33,5 @@ export const noTestStream = rule({
 function testTime({ plan: { brief } }: Traced): string {
   if (brief.rehearsal !== undefined) return brief.rehearsal
   if (brief.start === undefined) return '12:00'
-  const minutes = (minutesOfDay(brief.start) + 1440 - 60) % 1440
-  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+  return clockOf(minutesOfDay(brief.start) - 60)
 }
