@@ -16,6 +16,7 @@ const SCREENS = [
   'whatif',
   'inside',
   'power',
+  'time',
   'rehearse',
   'papers',
 ] as const
@@ -23,6 +24,7 @@ const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<v
   brief: page => expect(page.getByText('takes place at')).toBeVisible(),
   order: page => expect(page.getByRole('button', { name: /^Add a segment/ }).first()).toBeVisible(),
   power: page => expect(page.getByRole('button', { name: /^Add a circuit/ }).first()).toBeVisible(),
+  time: page => expect(page.getByRole('listbox', { name: 'Who sees it' })).toBeVisible(),
   kit: page => expect(page.getByRole('listbox', { name: 'Devices' })).toBeVisible(),
   runs: page => expect(page.getByRole('list', { name: 'Runs' })).toBeAttached(),
   standard: page => expect(page.getByRole('grid', { name: 'Standards, the best first' })).toBeVisible(),

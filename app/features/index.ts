@@ -14,6 +14,7 @@ import { screen as runs } from './runs/screen'
 import { screen as sound } from './sound/screen'
 import { screen as standard } from './standard/screen'
 import { screen as switchers } from './switcher/screen'
+import { screen as time } from './time/screen'
 
 /** Every screen of a plan, in the order of the work. */
 export const SCREENS: readonly Screen[] = [
@@ -30,6 +31,7 @@ export const SCREENS: readonly Screen[] = [
   whatif,
   inside,
   power,
+  time,
   rehearse,
   papers,
 ]

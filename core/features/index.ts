@@ -23,6 +23,7 @@ import { rehearsal } from './rehearsal/feature'
 import { sound } from './sound/feature'
 import { standard } from './standard/feature'
 import { switcher } from './switcher/feature'
+import { time } from './time/feature'
 
 /** Every subject of the program. */
 export const FEATURES = [
@@ -43,6 +44,7 @@ export const FEATURES = [
   paper,
   switcher,
   power,
+  time,
   media,
   line,
   order,

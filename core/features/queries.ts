@@ -11,6 +11,7 @@ import { QUERIES as rehearsal } from './rehearsal/queries'
 import { QUERIES as sound } from './sound/queries'
 import { QUERIES as standard } from './standard/queries'
 import { QUERIES as switcher } from './switcher/queries'
+import { QUERIES as time } from './time/queries'
 import { QUERIES as verdict } from './verdict/queries'
 import { QUERIES as versions } from './versions/queries'
 import { QUERIES as why } from './why/queries'
@@ -29,6 +30,7 @@ export const QUERIES = {
   ...sound,
   ...standard,
   ...switcher,
+  ...time,
   ...verdict,
   ...versions,
   ...why,

@@ -10,6 +10,7 @@ import { usePlanStore } from '~/plan/store'
 import { ampsSchema, decimal } from '~/ui/typed'
 import { useBoardStore } from '~/board/selection'
 import FindingList from '~/ui/FindingList.vue'
+import BatteriesView from './BatteriesView.vue'
 
 /** What each circuit carries, against what its protection holds. */
 const store = usePlanStore()
@@ -17,6 +18,10 @@ const selection = useBoardStore()
 const route = useRoute()
 const known = useAnswer('circuits', () => [] as const)
 const plan = computed(() => store.plan ?? emptyPlan(''))
+const VIEWS = { circuits: 'Circuits', batteries: 'Batteries' } as const
+const view = ref<keyof typeof VIEWS>(
+  typeof route.query.at === 'string' && /^P0[169]:/.test(route.query.at) ? 'batteries' : 'circuits',
+)
 const chosen = ref<string>()
 const list = ref<HTMLElement>()
 const circuits = computed(() => known.value?.circuits ?? [])
@@ -182,6 +187,12 @@ const quiet = computed(() => renaming.value || selection.dialog !== undefined)
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (quiet.value || event.ctrlKey || event.metaKey || event.altKey) return
   if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea, button')) return
+  if (event.key.toLowerCase() === 'b') {
+    event.preventDefault()
+    view.value = view.value === 'batteries' ? 'circuits' : 'batteries'
+    return
+  }
+  if (view.value === 'batteries') return
   const at = circuits.value.findIndex(({ id }) => id === chosen.value)
   const acts: Record<string, () => void> = {
     ArrowDown: () => choose(circuits.value[Math.min(circuits.value.length - 1, at + 1)]?.id),
@@ -200,16 +211,22 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <PlanFrame screen="power" :foot-name="circuit?.title" :busy="renaming">
+  <PlanFrame screen="power" :foot-name="view === 'circuits' ? circuit?.title : 'Batteries'" :busy="renaming">
     <template #controls>
-      <span v-if="known && known.loose.length" class="small quiet said"
-        >{{ known.loose.length }} on no circuit,
-        {{ watts(known.loose.reduce((sum, one) => sum + (one.watts ?? 0), 0)) }}</span
-      >
-      <button v-if="places.length" type="button" class="btn small" @click="addByPlace">A circuit for each place</button>
-      <button type="button" class="btn small" @click="add">Add a circuit <span class="key">A</span></button>
+      <ViewTabs v-model="view" :views="VIEWS" />
+      <template v-if="view === 'circuits'">
+        <span v-if="known && known.loose.length" class="small quiet said"
+          >{{ known.loose.length }} on no circuit,
+          {{ watts(known.loose.reduce((sum, one) => sum + (one.watts ?? 0), 0)) }}</span
+        >
+        <button v-if="places.length" type="button" class="btn small" @click="addByPlace">
+          A circuit for each place
+        </button>
+        <button type="button" class="btn small" @click="add">Add a circuit <span class="key">A</span></button>
+      </template>
     </template>
-    <div v-if="!known" class="screen quiet" role="status">Adding up what is plugged in …</div>
+    <BatteriesView v-if="view === 'batteries'" />
+    <div v-else-if="!known" class="screen quiet" role="status">Adding up what is plugged in …</div>
     <div v-else-if="circuits.length === 0" class="screen">
       <h2>No circuit yet</h2>
       <p>

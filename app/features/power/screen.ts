@@ -6,9 +6,11 @@ export const screen: Screen = {
   title: 'Power',
   load: () => import('./PowerScreen.vue'),
   actions: [
+    { key: 'B', words: 'circuits, or batteries', foot: 'batteries' },
     { key: '\u2191\u2193', words: 'choose a circuit', foot: 'choose a circuit' },
     { key: 'A', words: 'add a circuit', foot: 'add a circuit' },
     { key: 'R', words: 'rename the circuit', foot: 'rename' },
     { key: 'Del', words: 'take the circuit out', foot: 'take out' },
+    { key: 'K', words: 'add a bank (batteries)', foot: 'bank' },
   ],
 }

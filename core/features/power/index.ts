@@ -1,1 +1,2 @@
 export type { CircuitLoad, Circuits } from './circuits'
+export type { Cell, Endurance } from './endurance'

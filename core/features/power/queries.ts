@@ -1,8 +1,13 @@
+import { powered } from '#core/document'
 import type { Checked } from '#core/propose'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
 
 export const QUERIES = {
   circuits: ({ traced }: Checked) => traced.ask(circuitsFact),
-  endurance: ({ traced }: Checked) => enduranceOf(traced),
+  endurance: ({ traced }: Checked) => ({
+    devices: enduranceOf(traced),
+    /** From switching on to the end of the show; absent until the brief says both. */
+    on: powered(traced.plan.brief),
+  }),
 }

@@ -27,6 +27,21 @@ export interface SyncPair {
   /** Segments in which both are there; empty, in a show without any. */
   readonly segments: readonly string[]
   readonly within: boolean
+  /** Mark of both ways, models and formats: what is measured on them holds while it stays. */
+  readonly mark: string
+  readonly measured?: MeasuredPair
+}
+
+/** What was measured of a picture and a sound. */
+export interface MeasuredPair {
+  readonly id: string
+  readonly claps: number
+  /** With what is held back now. */
+  readonly meanMs: number
+  /** Between the earliest and the latest clap. */
+  readonly spreadMs: number
+  /** The way is still the one that was measured: the figure takes the place of the typical one. */
+  readonly holds: boolean
 }
 
 /** What one delay line would best be set to. */
@@ -100,6 +115,18 @@ const sinksFact = fact<Traced, readonly SinkTime[]>('delays at sinks', traced =>
 /** Every sink that a picture comes to, and every recorder inside a switcher that is wanted. Linear in sinks times ways. */
 export const timesOf = (traced: Traced): readonly SinkTime[] => traced.ask(sinksFact)
 
+function sinkName({ device, model }: DeviceNode, port: string | undefined): string {
+  if (port === undefined) return `Inside ${device.name}`
+  const several = portsOf(model, 'in').filter(([, one]) => carriesPicture(one)).length > 1
+  return several ? `${device.name}, ${model.ports[port]!.title}` : device.name
+}
+
+/** What is said in the room where the cameras stand; a guest in a call and a film bring their own lips. */
+const isOfTheRoom = ({ chain }: Traced, { origin }: SoundWay): boolean => {
+  const { model } = chain.nodes.get(origin)!
+  return model.role !== 'source' || isCamera(model)
+}
+
 function sinkTime(
   traced: Traced,
   node: DeviceNode,
@@ -114,6 +141,11 @@ function sinkTime(
       const { model, device } = chain.nodes.get(way.source)!
       return { ...way, name: device.name, lips: isCamera(model) && !device.noLips }
     })
+    // A second plug of a graphic takes as long as the first, and no lips are in it.
+    .filter(
+      (one, i, all) =>
+        one.lips || all.findIndex(({ source, total }) => source === one.source && total.typ === one.total.typ) === i,
+    )
     .sort((a, b) => a.total.typ - b.total.typ || (a.source < b.source ? -1 : 1))
   const last = ways[0]?.through.at(-1)
   const standard = last && chain.nodes.get(last.device)!.standard
@@ -124,12 +156,12 @@ function sinkTime(
         .filter(way => isEverOpen(traced, way))
         .sort((a, b) => Number(b.plugged) - Number(a.plugged) || (a.origin < b.origin ? -1 : 1))
     : []
-  const pairs = pairsOf(traced, pictures, sounds)
+  const pairs = pairsOf(traced, node.id, pictures, sounds)
   const stepMs = standard && frameMs(standard.rate)
   return {
     device: node.id,
     port,
-    name: port === undefined ? `Inside ${node.device.name}` : node.device.name,
+    name: sinkName(node, port),
     kind: node.model.kind ?? node.model.role,
     standardFrameMs: stepMs,
     pictures,
@@ -161,13 +193,55 @@ const isEverOpen = (traced: Traced, way: SoundWay): boolean =>
 
 const sameEnd = (a: LinkEnd, b: LinkEnd): boolean => a.device === b.device && a.port === b.port
 
-function pairsOf(traced: Traced, pictures: readonly SyncPicture[], sounds: readonly SyncSound[]): SyncPair[] {
+/** Mark of a way: devices, what each does and adds, and the inputs that it goes through; what is held back is not in it. */
+function markOf(traced: Traced, picture: PictureWay, sound: SoundWay): string {
+  const told = [picture, sound].map(({ hops, through }) => [
+    hops
+      .filter(({ does }) => does !== 'holds')
+      .map(({ device, does, delay }) => [device, traced.plan.devices[device]?.model, does, Math.round(delay.typ * 10)]),
+    through.map(({ device, port }) => `${device}/${port}`),
+  ])
+  // FNV-1a, 32 bit.
+  let hash = 0x811c9dc5
+  for (const letter of JSON.stringify(told)) hash = Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193) >>> 0
+  return hash.toString(16).padStart(8, '0')
+}
+
+function measuredOf(
+  traced: Traced,
+  sink: string,
+  picture: SyncPicture,
+  sound: SyncSound,
+  mark: string,
+): MeasuredPair | undefined {
+  const all = Object.entries(traced.plan.measured)
+    .filter(([, one]) => one.sink === sink && one.source === picture.source && one.sound === sound.origin)
+    .sort(([, a], [, b]) => Number(b.on === mark) - Number(a.on === mark) || b.order - a.order)
+  const [first] = all
+  if (!first) return undefined
+  const [id, { earlyMs, heldMs, on }] = first
+  const mean = earlyMs.reduce((sum, ms) => sum + ms, 0) / earlyMs.length
+  return {
+    id,
+    claps: earlyMs.length,
+    meanMs: mean - (sound.heldMs - heldMs),
+    spreadMs: Math.max(...earlyMs) - Math.min(...earlyMs),
+    holds: on === mark,
+  }
+}
+
+function pairsOf(
+  traced: Traced,
+  sink: string,
+  pictures: readonly SyncPicture[],
+  sounds: readonly SyncSound[],
+): SyncPair[] {
   const { lo, hi } = windowOf(traced)
   const moments = momentsOf(traced)
   return pictures.flatMap((seen, picture) =>
     sounds.flatMap((heard, sound): SyncPair[] => {
       // Its own sound beside a picture cannot leave it.
-      if (!seen.lips || (heard.origin === seen.source && !heard.plugged)) return []
+      if (!seen.lips || !isOfTheRoom(traced, heard) || (heard.origin === seen.source && !heard.plugged)) return []
       const together = moments.filter(moment => {
         const follows = gatesIn(traced, heard, moment)
         const segment = moment.segment === undefined ? undefined : own(traced.plan.segments, moment.segment)
@@ -175,13 +249,22 @@ function pairsOf(traced: Traced, pictures: readonly SyncPicture[], sounds: reado
         return used && follows !== undefined && follows.every(end => seen.through.some(one => sameEnd(one, end)))
       })
       if (together.length === 0) return []
-      const earlyMs = {
-        min: seen.total.min - heard.total.max,
-        typ: seen.total.typ - heard.total.typ,
-        max: seen.total.max - heard.total.min,
-      }
+      const mark = markOf(traced, seen, heard)
+      const measured = measuredOf(traced, sink, seen, heard, mark)
+      const earlyMs = measured?.holds
+        ? {
+            min: measured.meanMs - measured.spreadMs / 2,
+            typ: measured.meanMs,
+            max: measured.meanMs + measured.spreadMs / 2,
+          }
+        : {
+            min: seen.total.min - heard.total.max,
+            typ: seen.total.typ - heard.total.typ,
+            max: seen.total.max - heard.total.min,
+          }
       const segments = [...new Set(together.flatMap(({ segment }) => (segment === undefined ? [] : [segment])))]
-      return [{ picture, sound, earlyMs, segments, within: earlyMs.typ <= hi && earlyMs.typ >= lo }]
+      const within = earlyMs.typ <= hi && earlyMs.typ >= lo
+      return [{ picture, sound, earlyMs, segments, within, mark, ...(measured ? { measured } : {}) }]
     }),
   )
 }

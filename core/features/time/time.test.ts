@@ -73,6 +73,36 @@ describe('delay to a sink', () => {
     expect(sounds.map(({ origin, plugged, total }) => [origin, plugged, total.typ])).toEqual([['wired', false, 180]])
     expect(pairs.map(({ picture, earlyMs }) => [pictures[picture]!.source, earlyMs.typ])).toEqual([['roaming', 120]])
   })
+  it('takes what was measured in place of typical figures, until the way is another', () => {
+    const written = hall({ 'sound-1': { soundDelayMs: 100 } })
+    const [pair] = sinkOf(written).pairs
+    const clap = (on: string) => ({
+      ...written,
+      // 24, 30 and 36 ms early with 60 ms held back: 30 on average, and 40 later with 100 held back.
+      measured: {
+        clap: { order: 1, sink: 'enc', source: 'wired', sound: 'mic', earlyMs: [24, 30, 36], heldMs: 60, on },
+      },
+    })
+    const { pairs, best } = sinkOf(clap(pair!.mark))
+    expect(pairs[0]).toMatchObject({
+      earlyMs: { min: -16, typ: -10, max: -4 },
+      measured: { claps: 3, meanMs: -10, spreadMs: 12, holds: true },
+    })
+    // Bare, the wired picture is 90 early by the clap and the roaming one 220 by its figures: (90 + 220) / 2 + 10.
+    expect(best[0]!.bestMs).toBe(165)
+    const old = sinkOf(clap('00000000'))
+    expect(old.pairs[0]).toMatchObject({ earlyMs: { typ: 0 }, measured: { holds: false } })
+    const moved = clap(pair!.mark)
+    const rewired = {
+      ...moved,
+      devices: { ...moved.devices, main: { ...moved.devices.main!, standard: fmt('1080p29.97') } },
+    }
+    expect(
+      timesOf(check(rewired).traced)
+        .flatMap(({ pairs: all }) => all)
+        .some(({ measured }) => measured?.holds),
+    ).toBe(false)
+  })
   it('asks nothing of sound that follows its own picture', () => {
     const written = hall({ 'in-1': { sound: 'follows' }, 'sound-1': { sound: 'shut' } })
     expect(sinkOf(written).pairs).toEqual([])

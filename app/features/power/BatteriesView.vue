@@ -1,0 +1,565 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import { number } from 'yup'
+import { type Edit, emptyPlan, freshId, minutesOfDay, own, setEdit } from '#core/document'
+import type { Cell, Endurance } from '#core/features/power'
+import { clockOf, figure, listWords } from '#core/words'
+import { useBoardStore } from '~/board/selection'
+import { useAnswer } from '~/plan/answer'
+import { usePlanStore } from '~/plan/store'
+import FindingList from '~/ui/FindingList.vue'
+import { isTyped } from '~/ui/keys'
+import { celsiusSchema, decimal, wattHoursSchema, wattsSchema } from '~/ui/typed'
+
+/** How long everything lasts that lives on batteries, against the clock of the show. */
+const store = usePlanStore()
+const selection = useBoardStore()
+const route = useRoute()
+const plan = computed(() => store.plan ?? emptyPlan(''))
+const known = useAnswer('endurance', () => [] as const)
+const times = useAnswer('segmentTimes', () => [] as const)
+const all = computed(() => known.value?.devices ?? [])
+const chosen = ref<string>()
+const one = computed(() => all.value.find(({ device }) => device === chosen.value))
+watch(
+  [all, () => route.query.at] as const,
+  ([devices, at]) => {
+    const asked = typeof at === 'string' ? /^P0[16]:device\/(.+)$/.exec(at)?.[1] : undefined
+    if (asked && chosen.value === undefined && devices.some(({ device }) => device === asked)) chosen.value = asked
+    if (!devices.some(({ device }) => device === chosen.value))
+      chosen.value = [...devices].sort((a, b) => Number(a.charged) - Number(b.charged) || a.hours - b.hours)[0]?.device
+  },
+  { immediate: true },
+)
+const findings = computed(() =>
+  (store.report?.findings ?? []).filter(
+    ({ id, at }) =>
+      (['P01', 'P06'].includes(id) && at.on === 'device' && at.device === chosen.value) ||
+      (id === 'P09' && at.on === 'battery' && one.value?.cells.some(({ battery }) => battery === at.battery)),
+  ),
+)
+
+const span = (hours: number): string => {
+  if (!Number.isFinite(hours)) return 'without end'
+  const minutes = Math.round(hours * 60)
+  return minutes < 60
+    ? `${minutes}\u00A0min`
+    : `${Math.floor(minutes / 60)}\u00A0h\u00A0${String(minutes % 60).padStart(2, '0')}\u00A0min`
+}
+const ends = (entry: Endurance): string =>
+  entry.charged
+    ? 'charged'
+    : entry.unknown
+      ? 'not known'
+      : entry.endsAt === undefined
+        ? span(entry.hours)
+        : clockOf(entry.endsAt)
+const cellWords = ({ kind, count, title }: Cell): string =>
+  kind === 'own' ? 'its own' : count > 1 ? `${count} \u00D7 ${title}` : title
+
+/** The answer of the chart, in one sentence. */
+const sentence = computed(() => {
+  const { on } = known.value ?? {}
+  const unknown = all.value.filter(entry => entry.unknown)
+  const more = unknown.length
+    ? ` Of ${listWords(unknown.map(({ name }) => name))} nobody knows what the battery holds.`
+    : ''
+  if (!on) return `Say in the brief when the show starts and ends: then this shows what lasts and what does not.${more}`
+  const judged = all.value.filter(({ charged, unknown: open }) => !charged && !open)
+  const first = [...judged].sort((a, b) => a.endsAt! - b.endsAt!)[0]
+  if (!first) return `Nothing has to last: what lives on batteries is charged.${more}`
+  const until = minutesOfDay(on.since) + on.minutes
+  const before = until - first.endsAt!
+  if (before > 0) return `${first.name} ends at ${clockOf(first.endsAt!)}, ${span(before / 60)} before the end.${more}`
+  const tight = judged.filter(({ lasts }) => !lasts)
+  return tight.length
+    ? `Everything lasts to the end, but ${listWords(tight.map(({ name }) => name))} without the margin of three tenths.${more}`
+    : `Everything lasts with its margin; first to end is ${first.name}, at ${clockOf(first.endsAt!)}.${more}`
+})
+
+/** Share of what it holds that is left, in steps of the clock: each change of a pack starts anew. */
+function line({ cells, endsAt }: Endurance, since: number, until: number): { x: number[]; y: number[] } {
+  const packs = cells.filter(({ kind, fails }) => kind !== 'bank' && !fails)
+  const bank = cells.filter(({ kind, fails }) => kind === 'bank' && !fails).reduce((sum, { hours }) => sum + hours, 0)
+  const parts = packs.flatMap(({ hours, count }) => Array.from({ length: count }, () => hours / count))
+  if (parts.length === 0) parts.push(0)
+  // What a bank adds keeps the first one full for so long.
+  const [x, y] = [[since], [100]]
+  let at = since + bank * 60
+  if (bank > 0) {
+    x.push(at)
+    y.push(parts[0] === 0 ? 0 : 100)
+  }
+  for (const hours of parts) {
+    if (hours === 0) break
+    x.push(at, at + hours * 60)
+    y.push(100, 0)
+    at += hours * 60
+    if (at > until + 60) break
+  }
+  return endsAt === undefined ? { x: [], y: [] } : { x, y }
+}
+function make(colour: (name: string) => string) {
+  const on = known.value!.on!
+  const since = minutesOfDay(on.since)
+  const until = since + on.minutes
+  const drawn = all.value.filter(({ charged, unknown }) => !charged && !unknown)
+  const order = [...drawn].sort((a, b) => Number(a.device === chosen.value) - Number(b.device === chosen.value))
+  const bands = (times.value?.rows ?? []).flatMap(({ segment, begins }, i, rows) => {
+    if (begins === undefined) return []
+    const from = minutesOfDay(begins)
+    const next = rows[i + 1]?.begins
+    const to = next === undefined ? until : minutesOfDay(next)
+    return [
+      {
+        title: segment.title,
+        from: from < since ? from + 1440 : from,
+        to: to < since ? to + 1440 : to,
+        even: i % 2 === 0,
+      },
+    ]
+  })
+  const step = [15, 30, 60, 120, 240].find(minutes => (until - since) / minutes <= 9) ?? 480
+  const first = Math.ceil(since / step) * step
+  const ticks = Array.from({ length: Math.floor((until - first) / step) + 1 }, (_, i) => first + i * step)
+  return {
+    traces: order.map(entry => {
+      const mine = entry.device === chosen.value
+      return {
+        type: 'scatter' as const,
+        mode: 'lines' as const,
+        name: entry.name,
+        ...line(entry, since, until),
+        line: {
+          color: colour(mine ? '--light' : '--quiet'),
+          width: mine ? 3 : 1,
+          dash: mine || entry.lasts ? ('solid' as const) : ('dot' as const),
+        },
+        hovertemplate: `${entry.name}: %{y:.0f} % left<extra></extra>`,
+      }
+    }),
+    layout: {
+      margin: { l: 48, r: 16, t: 26, b: 36 },
+      showlegend: false,
+      shapes: [
+        ...bands.map(({ from, to, even }) => ({
+          type: 'rect' as const,
+          x0: from,
+          x1: to,
+          yref: 'paper' as const,
+          y0: 0,
+          y1: 1,
+          fillcolor: colour('--raised'),
+          opacity: even ? 0.9 : 0.35,
+          line: { width: 0 },
+          layer: 'below' as const,
+        })),
+        {
+          type: 'line' as const,
+          x0: until,
+          x1: until,
+          yref: 'paper' as const,
+          y0: 0,
+          y1: 1,
+          line: { color: colour('--text'), width: 1.5 },
+        },
+      ],
+      annotations: [
+        ...bands.map(({ title, from, to }) => ({
+          x: (from + to) / 2,
+          y: 1,
+          yref: 'paper' as const,
+          yanchor: 'bottom' as const,
+          text: title.length > 18 ? `${title.slice(0, 17)}\u2026` : title,
+          showarrow: false,
+          font: { size: 12 },
+        })),
+      ],
+      xaxis: {
+        range: [since - (until - since) * 0.02, until + (until - since) * 0.04] as [number, number],
+        tickvals: ticks,
+        ticktext: ticks.map(clockOf),
+        gridcolor: colour('--line'),
+        zeroline: false,
+        fixedrange: true,
+      },
+      yaxis: {
+        range: [0, 104] as [number, number],
+        ticksuffix: ' %',
+        gridcolor: colour('--line'),
+        zeroline: false,
+        fixedrange: true,
+      },
+    } as never,
+  }
+}
+
+// --- what changes the plan ---
+const countSchema = number()
+  .typeError('a whole number')
+  .integer('a whole number')
+  .min(1, 'at least 1')
+  .max(99, 'at most 99')
+async function set(id: string, field: 'wh' | 'count' | 'mostW' | 'offBelowW', text: string): Promise<void> {
+  const value = text === '' ? undefined : decimal(text)
+  await store.commit(`${plan.value.batteries[id]!.title}: ${text || 'not said'}`.slice(0, 120), [
+    setEdit(['batteries', id, field], value as never),
+  ])
+}
+async function age(id: string): Promise<void> {
+  const was = plan.value.batteries[id]!
+  await store.commit(`${was.title} ${was.aged ? 'is new' : 'is old'}`.slice(0, 120), [
+    setEdit(['batteries', id, 'aged'], was.aged ? undefined : true),
+  ])
+}
+async function add(kind: 'pack' | 'bank'): Promise<void> {
+  const there = one.value
+  if (!there) return
+  const model = plan.value.models[plan.value.devices[there.device]!.model]!
+  const title = `${kind === 'pack' ? 'Packs' : 'Bank'}, ${there.name}`.slice(0, 120)
+  const order = 1 + Math.max(0, ...Object.values(plan.value.batteries).map(entry => entry.order))
+  const value = {
+    title,
+    order,
+    kind,
+    wh: kind === 'pack' ? (model.battery?.wh ?? 98) : 74,
+    ...(kind === 'pack' ? { count: 2 } : {}),
+    loads: { [there.device]: true as const },
+  }
+  await store.commit(`Add ${title}`.slice(0, 120), [
+    { do: 'add', collection: 'batteries', id: freshId(title, plan.value.batteries, Math.random), value },
+  ])
+}
+async function takeOut(id: string): Promise<void> {
+  await store.commit(`Take out ${plan.value.batteries[id]!.title}`.slice(0, 120), [
+    { do: 'remove', collection: 'batteries', id },
+  ])
+}
+async function share(id: string, device: string): Promise<void> {
+  if (device)
+    await store.commit(`${plan.value.batteries[id]!.title} feeds ${plan.value.devices[device]!.name}`.slice(0, 120), [
+      setEdit(['batteries', id, 'loads', device], true),
+    ])
+}
+async function plug(circuit: string): Promise<void> {
+  const there = one.value
+  if (there && circuit)
+    await store.commit(`Plug ${there.name} into ${plan.value.circuits[circuit]!.title}`.slice(0, 120), [
+      setEdit(['circuits', circuit, 'loads', there.device], true),
+    ])
+}
+async function say(field: 'coldC' | 'flies', value: number | true | undefined, words: string): Promise<void> {
+  const edits: Edit[] = [setEdit(['brief', field], value as never)]
+  await store.commit(words, edits)
+}
+/** Everything else that is there to hang on a battery. */
+const loadable = computed(() =>
+  Object.entries(plan.value.devices)
+    .filter(([id, { model }]) => plan.value.models[model]!.watts > 0 && id !== chosen.value)
+    .sort(([, a], [, b]) => (a.name < b.name ? -1 : 1)),
+)
+const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
+
+function choose(device: string | undefined): void {
+  if (device === undefined) return
+  chosen.value = device
+  void nextTick(() => document.getElementById(`battery-${device}`)?.scrollIntoView({ block: 'nearest' }))
+}
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready' || isTyped(event))
+    return
+  const at = all.value.findIndex(({ device }) => device === chosen.value)
+  const acts: Record<string, (() => void) | undefined> = {
+    ArrowDown: () => choose(all.value[Math.min(all.value.length - 1, at + 1)]?.device),
+    ArrowUp: () => choose(all.value[Math.max(0, at - 1)]?.device),
+    a: () => void add('pack'),
+    k: () => void add('bank'),
+  }
+  const act = acts[event.key.length === 1 ? event.key.toLowerCase() : event.key]
+  if (!act) return
+  event.preventDefault()
+  act()
+})
+</script>
+
+<template>
+  <div v-if="!known" class="screen quiet" role="status">Reading the batteries …</div>
+  <div v-else-if="all.length === 0" class="screen">
+    <h2>Nothing lives on batteries</h2>
+    <p>Cameras, phones, radio links and microphones that do stand here, with how long each lasts.</p>
+  </div>
+  <div v-else class="two">
+    <section class="left" tabindex="0" aria-label="What lasts how long">
+      <h2>{{ sentence }}</h2>
+      <div v-if="known.on" class="chart">
+        <ChartFrame
+          label="What is left in each battery, against the clock"
+          :about="[known, times, chosen]"
+          :make="make"
+        />
+      </div>
+      <div class="list" role="listbox" aria-label="Devices on batteries" tabindex="0">
+        <div
+          v-for="entry in all"
+          :id="`battery-${entry.device}`"
+          :key="entry.device"
+          role="option"
+          class="row"
+          :class="{ on: entry.device === chosen }"
+          :aria-selected="entry.device === chosen"
+          @click="choose(entry.device)"
+        >
+          <b class="cut">{{ entry.name }}</b>
+          <span class="small quiet cut">{{
+            entry.charged
+              ? 'charged by what is behind it'
+              : listWords(entry.cells.map(cellWords)) || 'nobody knows its battery'
+          }}</span>
+          <span class="figures">{{ entry.charged || entry.unknown ? '' : span(entry.hours) }}</span>
+          <span class="figures" :class="{ strong: !entry.lasts }">{{ ends(entry) }}</span>
+        </div>
+      </div>
+      <p class="conditions">
+        <label
+          >Where batteries work it is
+          <TypedField
+            class="figures"
+            inputmode="decimal"
+            :value="plan.brief.coldC ?? ''"
+            :schema="celsiusSchema"
+            placeholder="20"
+            aria-label="Temperature, degrees Celsius"
+            @done="text => say('coldC', text === '' ? undefined : decimal(text), 'Say how cold it is')"
+          />
+          °C</label
+        >
+        <label class="check"
+          ><input
+            type="checkbox"
+            :checked="plan.brief.flies === true"
+            @change="say('flies', plan.brief.flies ? undefined : true, 'Say whether the show flies')"
+          />
+          people fly to the show with them</label
+        >
+      </p>
+      <p class="small quiet">
+        Four fifths of what is written on a battery count, less in the cold and of old ones; a bank gives 85&nbsp;%.
+        Needed is the time from switching on to the end and three tenths more. Charge under watch; damaged ones stay at
+        home.
+      </p>
+    </section>
+    <section v-if="one" class="right" :aria-label="one.name">
+      <h3>{{ one.name }}</h3>
+      <p class="quiet">
+        Draws {{ figure(one.watts) }}&nbsp;W<template v-if="one.needHours !== undefined"
+          >, must last {{ span(one.needHours) }}</template
+        ><template v-if="one.hotSwap">, changed while it runs</template>.
+      </p>
+      <p v-if="one.charged">What its picture goes through charges it all the while.</p>
+      <FindingList :findings="findings" />
+      <p v-if="one.swaps.length && !one.charged" class="small">
+        Change it before {{ listWords(one.swaps.map(clockOf)) }}{{ one.hotSwap ? '' : ', while it is off the air' }}.
+      </p>
+      <div v-for="(cell, i) in one.cells" :key="cell.battery ?? i" class="cell">
+        <h4>{{ cell.kind === 'own' ? 'Its own battery' : cell.title }}</h4>
+        <p class="small quiet">
+          gives {{ figure(cell.givesWh) }}&nbsp;Wh, {{ span(cell.hours)
+          }}<template v-if="cell.drawW !== one.watts">
+            at {{ figure(cell.drawW) }}&nbsp;W for all that hangs on it</template
+          ><template v-if="cell.fails === 'weak'">; it is too weak for that</template
+          ><template v-if="cell.fails === 'off'">; so small a draw switches it off</template>
+        </p>
+        <template v-if="cell.battery !== undefined">
+          <div class="fields">
+            <label
+              >Wh
+              <TypedField
+                class="figures"
+                inputmode="decimal"
+                :value="plan.batteries[cell.battery]?.wh ?? ''"
+                :schema="wattHoursSchema"
+                needs="watt-hours"
+                :aria-label="`${cell.title}, Wh of one`"
+                @done="text => set(cell.battery!, 'wh', text)"
+            /></label>
+            <label
+              >how many
+              <TypedField
+                class="figures"
+                inputmode="numeric"
+                :value="plan.batteries[cell.battery]?.count ?? 1"
+                :schema="countSchema"
+                :aria-label="`${cell.title}, how many`"
+                @done="text => set(cell.battery!, 'count', text)"
+            /></label>
+            <label v-if="cell.kind === 'bank'"
+              >W at most
+              <TypedField
+                class="figures"
+                inputmode="decimal"
+                :value="plan.batteries[cell.battery]?.mostW ?? ''"
+                :schema="wattsSchema"
+                placeholder="enough"
+                :aria-label="`${cell.title}, W at most`"
+                @done="text => set(cell.battery!, 'mostW', text)"
+            /></label>
+            <label v-if="cell.kind === 'bank'"
+              >off below, W
+              <TypedField
+                class="figures"
+                inputmode="decimal"
+                :value="plan.batteries[cell.battery]?.offBelowW ?? ''"
+                :schema="wattsSchema"
+                placeholder="never"
+                :aria-label="`${cell.title}, off below, W`"
+                @done="text => set(cell.battery!, 'offBelowW', text)"
+            /></label>
+          </div>
+          <label class="check small"
+            ><input
+              type="checkbox"
+              :checked="plan.batteries[cell.battery]?.aged === true"
+              @change="age(cell.battery!)"
+            />
+            older than two years, or 300 charges</label
+          >
+          <div class="line">
+            <select
+              class="pick"
+              value=""
+              :aria-label="`${cell.title} feeds also`"
+              @change="event => share(cell.battery!, valueIn(event))"
+            >
+              <option value="">feeds also …</option>
+              <option v-for="[id, device] in loadable" :key="id" :value="id">{{ device.name }}</option>
+            </select>
+            <button type="button" class="btn plain small" @click="takeOut(cell.battery!)">Take out</button>
+          </div>
+        </template>
+      </div>
+      <div class="more">
+        <button type="button" class="btn small" @click="add('pack')">Add packs <span class="key">A</span></button>
+        <button type="button" class="btn small" @click="add('bank')">Add a bank <span class="key">K</span></button>
+        <select
+          v-if="Object.keys(plan.circuits).length"
+          class="pick"
+          value=""
+          aria-label="Plug it into"
+          @change="event => plug(valueIn(event))"
+        >
+          <option value="">plug it into …</option>
+          <option v-for="(circuit, id) in plan.circuits" :key="id" :value="id">{{ circuit.title }}</option>
+        </select>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.two {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(300px, 380px);
+}
+.left {
+  padding: 16px 24px 12px;
+  overflow-y: auto;
+  min-height: 0;
+}
+h2,
+h3 {
+  font: 650 20px/1.3 var(--words);
+  margin: 0 0 8px;
+  max-width: 68ch;
+}
+h4 {
+  font: 650 15px/1.3 var(--words);
+  margin: 0 0 2px;
+}
+.chart {
+  height: 280px;
+}
+.list {
+  margin-top: 8px;
+  border-top: 1px solid var(--line);
+}
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) 110px 92px;
+  gap: 12px;
+  align-items: baseline;
+  padding: 7px 10px;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  cursor: pointer;
+}
+.row.on {
+  background: var(--raised);
+  border-left-color: var(--chosen);
+}
+.row .figures {
+  text-align: right;
+}
+.right {
+  border-left: 1px solid var(--border);
+  background: var(--surface);
+  padding: 16px 20px 24px;
+  overflow-y: auto;
+}
+.right p {
+  margin: 0 0 8px;
+}
+.cell {
+  border-top: 1px solid var(--line);
+  padding: 10px 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 12px;
+}
+.fields label {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 84px;
+  gap: 6px;
+  align-items: center;
+  color: var(--quiet);
+}
+.line,
+.more,
+.conditions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: center;
+  margin-top: 8px;
+}
+.conditions :deep(input.figures) {
+  width: 64px;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+.pick {
+  max-width: 190px;
+}
+@media (max-width: 1000px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+    overflow: auto;
+  }
+  .left,
+  .right {
+    overflow: visible;
+  }
+  .right {
+    border-left: 0;
+    border-top: 1px solid var(--border);
+  }
+}
+</style>

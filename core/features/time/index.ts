@@ -1,0 +1,2 @@
+export type { BestDelay, SinkTime, SyncPair, SyncPicture, SyncSound } from './sync'
+export type { Hop } from './hops'
