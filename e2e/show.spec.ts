@@ -145,7 +145,7 @@ test('names each source once over the chain, lays the multiview out by keys, and
   await expect(tiles.first()).toHaveText('preview')
   await press(page, 'm')
   await expect(page.getByRole('button', { name: /7.*Side 9, 20/ })).toBeVisible()
-  await press(page, 't')
+  await press(page, 'd')
   const first = page.getByRole('complementary', { name: /Set-up of Main/ }).getByRole('checkbox', { name: /, done$/ })
   await expect(first.first()).toBeChecked()
   await saved(page)

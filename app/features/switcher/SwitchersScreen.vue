@@ -155,7 +155,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       ? () => open(OPENINGS[(OPENINGS.indexOf(atInput.value!.opening!) + 1) % OPENINGS.length]!)
       : undefined,
     x: atInput.value && !atInput.value.sound ? offAir : undefined,
-    t: tickNext,
+    d: tickNext,
     p: print,
   }
   const run = act[key]

@@ -12,7 +12,7 @@ export const screen: Screen = {
     { key: 'O', words: 'sound of the input: open, follows the picture, shut', foot: 'sound' },
     { key: 'X', words: 'keep the input off the air, or not', foot: 'off the air' },
     { key: 'M', words: 'strips, or names and multiview', foot: 'names' },
-    { key: 'T', words: 'tick the next step of the set-up sheet', foot: 'tick' },
+    { key: 'D', words: 'tick the next step of the set-up sheet', foot: 'done' },
     { key: 'P', words: 'print the set-up sheets', foot: 'print sheets' },
   ],
 }
