@@ -6,6 +6,8 @@ export const LENGTH_UNITS = ['m', 'ft'] as const
 export const PAPERS = ['a4', 'letter'] as const
 export const SYNC_WINDOWS = ['r37', 'bt1359'] as const
 
+export const HEADROOMS = ['usual', 'cautious'] as const
+
 /** Plugs that late guests come with. */
 export const SPARE_PLUGS = ['hdmi', 'sdi'] as const
 
@@ -33,6 +35,8 @@ export interface Brief {
   readonly isolated?: true
   /** When a private stream is tried out and watched as a viewer would, 24 h (18:00). */
   readonly testStream?: string
+  /** How much more than is sent an uplink must carry: half as much again, or twice; usual where absent. */
+  readonly headroom?: (typeof HEADROOMS)[number]
   /** How cold it is where batteries work, degrees Celsius; absent, 20 and above. */
   readonly coldC?: number
   /** People travel to the show by air, with the batteries. */
@@ -63,6 +67,7 @@ export const briefSchema = object([], {
   spareBy: oneOf(SPARE_PLUGS),
   crew: whole(0, 999),
   copies: whole(0, 9),
+  headroom: oneOf(HEADROOMS),
   coldC: number(-40, 50),
   flies: { const: true },
   isolated: { const: true },

@@ -1,4 +1,6 @@
 import type { EntryOf } from '#core/kernel'
+import { destinations, uplinks } from '../features/line/collection'
+import { media } from '../features/media/collection'
 import { batteries, circuits } from '../features/power/collection'
 import { measured } from '../features/time/collection'
 import { accepted } from './collections/accepted'
@@ -34,6 +36,9 @@ export const DEFINITIONS = {
   distances,
   circuits,
   batteries,
+  media,
+  destinations,
+  uplinks,
   measured,
 } as const
 

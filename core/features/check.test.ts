@@ -108,6 +108,12 @@ const GRAVITY: Readonly<Record<string, string>> = {
   // Asked, where nothing says whether a recording is wanted.
   O04: 'RN',
   O05: 'D',
+  O06: 'R',
+  O07: 'R',
+  O08: 'R',
+  O09: 'R',
+  O10: 'R',
+  E02: 'R',
   O16: 'N',
   O12: 'D',
   O19: 'R',

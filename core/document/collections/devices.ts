@@ -13,6 +13,7 @@ import {
   type Transfer,
   type VideoFormat,
 } from '#core/signal'
+import { CODINGS, type RecordCoding } from '../../features/media/collection'
 import { formatMisfit } from '../formats'
 import { idsOf, misfit, own, show } from '../problem'
 
@@ -36,6 +37,8 @@ export interface Device {
   /** Cameras: what it shows, whether somebody stands at it, and its exposure as the n of 1/n s. */
   readonly shot?: Shot
   readonly manned?: true
+  /** Recorders: how pictures are written; absent, long groups of pictures. */
+  readonly coding?: RecordCoding
   /** Cameras: no lips are seen in what it shows, so that its picture is not held against the sound. */
   readonly noLips?: true
   readonly shutter?: number
@@ -160,6 +163,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     standard: ref('format'),
     shot: oneOf(SHOTS),
     manned: said,
+    coding: oneOf(CODINGS),
     noLips: said,
     shutter: whole(1, 20_000),
     whiteK: whole(1500, 20_000),

@@ -1,5 +1,11 @@
 import { feature } from '#core/propose'
+import { UPLINK_ANCHOR } from './anchors'
 import { noTestStream } from './rules/no-test-stream'
+import { allowanceSpent, oneUplink, uplinkSmall } from './rules/uplink-short'
 
 /** The way out of the house: streams, what they need, and what is tried before. */
-export const line = feature({ id: 'line', rules: [noTestStream] })
+export const line = feature({
+  id: 'line',
+  anchors: [UPLINK_ANCHOR],
+  rules: [noTestStream, uplinkSmall, oneUplink, allowanceSpent],
+})

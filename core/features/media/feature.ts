@@ -1,6 +1,12 @@
 import { feature } from '#core/propose'
+import { MEDIUM_ANCHOR } from './anchors'
 import { fewCopies } from './rules/few-copies'
+import { fileLarge, mediumSlow, mediumSmall } from './rules/medium-fails'
 import { noneIsolated } from './rules/none-isolated'
 
 /** What is recorded, on what, and for how long there is room. */
-export const media = feature({ id: 'media', rules: [fewCopies, noneIsolated] })
+export const media = feature({
+  id: 'media',
+  anchors: [MEDIUM_ANCHOR],
+  rules: [fewCopies, noneIsolated, mediumSmall, mediumSlow, fileLarge],
+})

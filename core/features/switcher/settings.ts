@@ -6,6 +6,14 @@ import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
 
 const levelWords = (dbu: number): string => `${dbu > 0 ? '+' : '\u2212'}${Math.abs(dbu)}\u00A0dBu`
 
+const CODING_WORDS = {
+  'long': 'long groups of pictures',
+  'intra-light': 'single pictures, light',
+  'intra': 'single pictures',
+  'intra-high': 'single pictures, high',
+  'intra-alpha': 'single pictures with transparency',
+} as const
+
 const OPENING_WORDS = { fixed: 'open', follows: 'follows the picture', shut: 'shut' } as const
 const FIT_WORDS = {
   zoom: 'zoomed to fill',
@@ -92,6 +100,7 @@ export function settingsOf(node: DeviceNode): Setting[] {
     device.mode === undefined ? Object.values(model.modes ?? {})[0]?.title : own(model.modes ?? {}, device.mode)?.title
   if (mode !== undefined || device.mode !== undefined) list.push({ name: 'Mode', value: mode ?? device.mode! })
   if (device.shutter !== undefined) list.push({ name: 'Shutter', value: `1/${device.shutter}\u00A0s` })
+  if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
   if (device.whiteK !== undefined) list.push({ name: 'White point', value: `${device.whiteK}\u00A0K` })
   if (device.aperture !== undefined) list.push({ name: 'Aperture', value: `f/${device.aperture}` })
   if (device.iso !== undefined) list.push({ name: 'Sensitivity', value: `ISO\u00A0${device.iso}` })

@@ -43,6 +43,7 @@ const WAYS: Readonly<Record<string, Way>> = {
   },
   'Switching off by itself': { order: 12, when: 'once', hint: 'It stands with power or general, not with video.' },
   'Shutter': { order: 13 },
+  'Recording': { order: 12.5, hint: 'It decides how large the files are: before the medium is formatted.' },
   'White point': {
     order: 13.1,
     hint: 'By hand, in the light of the show: automatic white drifts apart from camera to camera.',
