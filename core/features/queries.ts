@@ -2,6 +2,8 @@ import type { Checked } from '#core/propose'
 import { QUERIES as continuity } from './continuity/queries'
 import { QUERIES as inside } from './inside/queries'
 import { QUERIES as keys } from './keys/queries'
+import { QUERIES as line } from './line/queries'
+import { QUERIES as media } from './media/queries'
 import { QUERIES as order } from './order/queries'
 import { QUERIES as outputs } from './outputs/queries'
 import { QUERIES as paper } from './paper/queries'
@@ -21,6 +23,8 @@ export const QUERIES = {
   ...continuity,
   ...inside,
   ...keys,
+  ...line,
+  ...media,
   ...order,
   ...outputs,
   ...paper,

@@ -198,7 +198,7 @@ export function cameraPictures(
 }
 
 /** Sounds that are plugged into a camera and travel with its picture from there on. */
-function ridersOf({ chain, sound }: Traced, { id, model }: DeviceNode): string[] {
+function ridersOf({ sound }: Traced, { id, model }: DeviceNode): string[] {
   if (model.role !== 'source' || model.paths.length === 0) return []
   const sockets = model.paths.flatMap(({ from }) => from).filter(port => model.ports[port]?.carries === 'sound')
   return sockets.flatMap(port => [...(sound.arriving.get(socketKey(id, port))?.keys() ?? [])])

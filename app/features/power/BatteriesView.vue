@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { number } from 'yup'
-import { type Edit, emptyPlan, freshId, minutesOfDay, own, setEdit } from '#core/document'
+import { type Edit, emptyPlan, freshId, minutesOfDay, setEdit } from '#core/document'
 import type { Cell, Endurance } from '#core/features/power'
 import { clockOf, figure, listWords } from '#core/words'
 import { useBoardStore } from '~/board/selection'
@@ -10,6 +10,7 @@ import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import FindingList from '~/ui/FindingList.vue'
 import { isTyped } from '~/ui/keys'
+import { batteryChart } from './batteryChart'
 import { celsiusSchema, decimal, wattHoursSchema, wattsSchema } from '~/ui/typed'
 
 /** How long everything lasts that lives on batteries, against the clock of the show. */
@@ -78,122 +79,14 @@ const sentence = computed(() => {
     : `Everything lasts with its margin; first to end is ${first.name}, at ${clockOf(first.endsAt!)}.${more}`
 })
 
-/** Share of what it holds that is left, in steps of the clock: each change of a pack starts anew. */
-function line({ cells, endsAt }: Endurance, since: number, until: number): { x: number[]; y: number[] } {
-  const packs = cells.filter(({ kind, fails }) => kind !== 'bank' && !fails)
-  const bank = cells.filter(({ kind, fails }) => kind === 'bank' && !fails).reduce((sum, { hours }) => sum + hours, 0)
-  const parts = packs.flatMap(({ hours, count }) => Array.from({ length: count }, () => hours / count))
-  if (parts.length === 0) parts.push(0)
-  // What a bank adds keeps the first one full for so long.
-  const [x, y] = [[since], [100]]
-  let at = since + bank * 60
-  if (bank > 0) {
-    x.push(at)
-    y.push(parts[0] === 0 ? 0 : 100)
-  }
-  for (const hours of parts) {
-    if (hours === 0) break
-    x.push(at, at + hours * 60)
-    y.push(100, 0)
-    at += hours * 60
-    if (at > until + 60) break
-  }
-  return endsAt === undefined ? { x: [], y: [] } : { x, y }
-}
-function make(colour: (name: string) => string) {
-  const on = known.value!.on!
-  const since = minutesOfDay(on.since)
-  const until = since + on.minutes
-  const drawn = all.value.filter(({ charged, unknown }) => !charged && !unknown)
-  const order = [...drawn].sort((a, b) => Number(a.device === chosen.value) - Number(b.device === chosen.value))
-  const bands = (times.value?.rows ?? []).flatMap(({ segment, begins }, i, rows) => {
-    if (begins === undefined) return []
-    const from = minutesOfDay(begins)
-    const next = rows[i + 1]?.begins
-    const to = next === undefined ? until : minutesOfDay(next)
-    return [
-      {
-        title: segment.title,
-        from: from < since ? from + 1440 : from,
-        to: to < since ? to + 1440 : to,
-        even: i % 2 === 0,
-      },
-    ]
+const make = (colour: (name: string) => string) =>
+  batteryChart({
+    on: known.value!.on!,
+    devices: all.value,
+    segments: times.value?.rows ?? [],
+    chosen: chosen.value,
+    colour,
   })
-  const step = [15, 30, 60, 120, 240].find(minutes => (until - since) / minutes <= 9) ?? 480
-  const first = Math.ceil(since / step) * step
-  const ticks = Array.from({ length: Math.floor((until - first) / step) + 1 }, (_, i) => first + i * step)
-  return {
-    traces: order.map(entry => {
-      const mine = entry.device === chosen.value
-      return {
-        type: 'scatter' as const,
-        mode: 'lines' as const,
-        name: entry.name,
-        ...line(entry, since, until),
-        line: {
-          color: colour(mine ? '--light' : '--quiet'),
-          width: mine ? 3 : 1,
-          dash: mine || entry.lasts ? ('solid' as const) : ('dot' as const),
-        },
-        hovertemplate: `${entry.name}: %{y:.0f} % left<extra></extra>`,
-      }
-    }),
-    layout: {
-      margin: { l: 48, r: 16, t: 26, b: 36 },
-      showlegend: false,
-      shapes: [
-        ...bands.map(({ from, to, even }) => ({
-          type: 'rect' as const,
-          x0: from,
-          x1: to,
-          yref: 'paper' as const,
-          y0: 0,
-          y1: 1,
-          fillcolor: colour('--raised'),
-          opacity: even ? 0.9 : 0.35,
-          line: { width: 0 },
-          layer: 'below' as const,
-        })),
-        {
-          type: 'line' as const,
-          x0: until,
-          x1: until,
-          yref: 'paper' as const,
-          y0: 0,
-          y1: 1,
-          line: { color: colour('--text'), width: 1.5 },
-        },
-      ],
-      annotations: [
-        ...bands.map(({ title, from, to }) => ({
-          x: (from + to) / 2,
-          y: 1,
-          yref: 'paper' as const,
-          yanchor: 'bottom' as const,
-          text: title.length > 18 ? `${title.slice(0, 17)}\u2026` : title,
-          showarrow: false,
-          font: { size: 12 },
-        })),
-      ],
-      xaxis: {
-        range: [since - (until - since) * 0.02, until + (until - since) * 0.04] as [number, number],
-        tickvals: ticks,
-        ticktext: ticks.map(clockOf),
-        gridcolor: colour('--line'),
-        zeroline: false,
-        fixedrange: true,
-      },
-      yaxis: {
-        range: [0, 104] as [number, number],
-        ticksuffix: ' %',
-        gridcolor: colour('--line'),
-        zeroline: false,
-        fixedrange: true,
-      },
-    } as never,
-  }
-}
 
 // --- what changes the plan ---
 const countSchema = number()

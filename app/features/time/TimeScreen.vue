@@ -3,7 +3,7 @@ import { useClipboard, useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { string } from 'yup'
 import { type Edit, emptyPlan, freshId, own, setEdit } from '#core/document'
-import type { BestDelay, Hop, SyncPair } from '#core/features/time'
+import type { BestDelay, SyncPair } from '#core/features/time'
 import { figure, listWords, msText } from '#core/words'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
@@ -11,6 +11,7 @@ import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
 import FindingList from '~/ui/FindingList.vue'
 import { isTyped } from '~/ui/keys'
+import { DOES, timeChart } from './chart'
 
 /** How late each picture and each sound is where it is seen and heard, and by how much lips and words are apart. */
 const store = usePlanStore()
@@ -32,13 +33,6 @@ watch(sinks, all => {
 const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => id === 'A08' || id === 'A09'))
 const name = (device: string): string => own(plan.value.devices, device)?.name ?? device
 const ms = (value: number): string => `${figure(value, 0)}\u00A0ms`
-const DOES: Readonly<Record<Hop['does'], string>> = {
-  makes: 'makes it',
-  passes: 'passes it on',
-  takes: 'takes it in',
-  mixes: 'mixes it',
-  holds: 'holds it back',
-}
 const window = computed(() => known.value?.window ?? { lo: -60, hi: 40, title: '' })
 const early = (value: number): string =>
   Math.abs(value) < 0.5 ? 'at once' : `${ms(Math.abs(value))} ${value > 0 ? 'early' : 'late'}`
@@ -65,166 +59,8 @@ const height = computed(() => {
   const one = sink.value
   return one ? Math.max(200, 110 + (one.pictures.length + one.sounds.length) * 42) : 200
 })
-/** As much of a name as its part of the bar has room for, and its figure; of very short ones nothing. */
-const CHART_PX = 520
-const LETTER_PX = 7.2
-function fitted(words: string, share: number, value: number): string {
-  const room = Math.floor((share * CHART_PX) / LETTER_PX) - 1
-  const number = figure(value, 0)
-  if (room >= words.length + 1 + number.length) return `${words} ${number}`
-  if (room >= number.length + 7) return `${words.slice(0, room - number.length - 2).trim()}\u2026 ${number}`
-  return room >= number.length ? number : ''
-}
-const hatch = { holds: '/', makes: '', passes: '', takes: '', mixes: '' } as const
-function make(colour: (name: string) => string) {
-  const one = sink.value!
-  // Pictures above, sounds under them: the chart counts from below.
-  const lines = [
-    ...one.pictures.map(({ name: title, hops, total }, i) => ({
-      title,
-      hops,
-      total,
-      on: i === row.value,
-      sound: false,
-    })),
-    ...one.sounds.map(({ name: title, hops, total }) => ({
-      title: `\u266A ${title}`,
-      hops,
-      total,
-      on: false,
-      sound: true,
-    })),
-  ].reverse()
-  const labels = lines.map(({ title }, i) => `${title}${'\u200B'.repeat(i)}`)
-  const most = Math.max(0, ...lines.map(({ hops }) => hops.length))
-  const far = Math.max(50, ...lines.map(({ total }) => total.max)) * 1.06
-  const hopTraces = Array.from({ length: most }, (_, k) => ({
-    type: 'bar' as const,
-    orientation: 'h' as const,
-    y: labels,
-    x: lines.map(({ hops }) => hops[k]?.delay.typ ?? 0),
-    text: lines.map(({ hops }) => {
-      const hop = hops[k]
-      return hop ? fitted(name(hop.device), hop.delay.typ / far, hop.delay.typ) : ''
-    }),
-    textposition: 'inside' as const,
-    insidetextanchor: 'middle' as const,
-    insidetextfont: {
-      size: 12,
-      color: lines.map(({ sound, hops }) =>
-        colour(sound || hops[k]?.does === 'holds' ? '--text' : '--ground'),
-      ) as never,
-    },
-    constraintext: 'none' as const,
-    hovertext: lines.map(({ hops }) => {
-      const hop = hops[k]
-      return hop ? `${name(hop.device)} ${DOES[hop.does]}: ${figure(hop.delay.typ)} ms` : ''
-    }),
-    hoverinfo: 'text' as const,
-    marker: {
-      color: lines.map(({ sound, hops }) =>
-        hops[k]?.does === 'holds' ? 'rgba(0,0,0,0)' : colour(sound ? '--raised' : '--light'),
-      ),
-      pattern: {
-        shape: lines.map(({ hops }) => (hops[k] ? hatch[hops[k].does] : '')),
-        fgcolor: colour('--quiet'),
-        size: 6,
-      },
-      line: {
-        color: lines.map(({ sound, hops }) => colour(sound && hops[k] ? '--quiet' : '--ground')),
-        width: lines.map(({ sound }) => (sound ? 1 : 2)),
-      },
-    } as never,
-  }))
-  const ranges = {
-    type: 'scatter' as const,
-    mode: 'markers' as const,
-    x: lines.map(({ total }) => total.typ),
-    y: labels,
-    marker: {
-      color: lines.map(({ on }) => colour(on ? '--chosen' : '--text')),
-      size: 7,
-      symbol: 'line-ns' as const,
-      line: { width: 2, color: lines.map(({ on }) => colour(on ? '--chosen' : '--text')) },
-    },
-    error_x: {
-      type: 'data' as const,
-      symmetric: false,
-      array: lines.map(({ total }) => total.max - total.typ),
-      arrayminus: lines.map(() => 0),
-      color: colour('--text'),
-      thickness: 1.5,
-      width: 5,
-    },
-    hovertext: lines.map(({ title, total }) => `${title}: ${figure(total.min, 0)} to ${figure(total.max, 0)} ms`),
-    hoverinfo: 'text' as const,
-    cliponaxis: false,
-  }
-  const least = {
-    type: 'scatter' as const,
-    mode: 'markers' as const,
-    x: lines.map(({ total }) => total.min),
-    y: labels,
-    marker: {
-      size: 9,
-      symbol: 'line-ns' as const,
-      line: { width: 1.5, color: lines.map(({ sound }) => colour(sound ? '--text' : '--ground')) },
-    },
-    hoverinfo: 'skip' as const,
-  }
-  // The window hangs at the sound that the chosen picture is held against.
-  const pair = one.pairs.find(found => found.picture === row.value)
-  const heard = pair && one.sounds[pair.sound]
-  const shapes = heard
-    ? [
-        {
-          type: 'rect' as const,
-          xref: 'x' as const,
-          yref: 'paper' as const,
-          x0: heard.total.typ + window.value.lo,
-          x1: heard.total.typ + window.value.hi,
-          y0: 0,
-          y1: 1,
-          fillcolor: colour('--chosen'),
-          opacity: 0.16,
-          line: { width: 0 },
-          layer: 'below' as const,
-        },
-      ]
-    : []
-  return {
-    traces: [...hopTraces, least, ranges] as never[],
-    layout: {
-      barmode: 'stack' as const,
-      bargap: 0.36,
-      showlegend: false,
-      margin: { l: 150, r: 20, t: 26, b: 44 },
-      shapes,
-      annotations: heard
-        ? [
-            {
-              x: heard.total.typ + (window.value.lo + window.value.hi) / 2,
-              y: 1,
-              yref: 'paper' as const,
-              yanchor: 'bottom' as const,
-              text: `pictures that fit ${heard.name}`,
-              showarrow: false,
-              font: { size: 12, color: colour('--chosen') },
-            },
-          ]
-        : [],
-      xaxis: {
-        title: { text: 'later, ms', standoff: 6, font: { size: 13 } },
-        range: [Math.min(0, heard ? heard.total.typ + window.value.lo : 0), far],
-        gridcolor: colour('--line'),
-        zeroline: true,
-        zerolinecolor: colour('--line'),
-        fixedrange: true,
-      },
-      yaxis: { fixedrange: true, ticklabelstandoff: 8, color: colour('--text') },
-    } as never,
-  }
-}
+const make = (colour: (name: string) => string) =>
+  timeChart({ sink: sink.value!, row: row.value, window: window.value, name, colour })
 const count = computed(() => (sink.value ? sink.value.pictures.length + sink.value.sounds.length : 0))
 function picked(index: number): void {
   const i = count.value - 1 - index

@@ -1,5 +1,7 @@
 import { feature } from '#core/propose'
 import { UPLINK_ANCHOR } from './anchors'
+import { COMMANDS } from './commands'
+import { lineSheet } from './paper'
 import { noTestStream } from './rules/no-test-stream'
 import { allowanceSpent, oneUplink, uplinkSmall } from './rules/uplink-short'
 
@@ -7,5 +9,7 @@ import { allowanceSpent, oneUplink, uplinkSmall } from './rules/uplink-short'
 export const line = feature({
   id: 'line',
   anchors: [UPLINK_ANCHOR],
+  papers: [lineSheet],
+  commands: COMMANDS,
   rules: [noTestStream, uplinkSmall, oneUplink, allowanceSpent],
 })

@@ -4,6 +4,14 @@ import { collection, number, object, oneOf, ref, whole } from '#core/kernel'
 export const CODINGS = ['long', 'intra-light', 'intra', 'intra-high', 'intra-alpha'] as const
 export type RecordCoding = (typeof CODINGS)[number]
 
+export const CODING_WORDS: Readonly<Record<RecordCoding, string>> = {
+  'long': 'long groups of pictures',
+  'intra-light': 'single pictures, light',
+  'intra': 'single pictures',
+  'intra-high': 'single pictures, high',
+  'intra-alpha': 'single pictures with transparency',
+}
+
 export const FILE_SYSTEMS = ['fat32', 'exfat', 'other'] as const
 
 /** A card or disk in a recorder; several of one kind are changed in turn. */

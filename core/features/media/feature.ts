@@ -1,5 +1,7 @@
 import { feature } from '#core/propose'
 import { MEDIUM_ANCHOR } from './anchors'
+import { COMMANDS } from './commands'
+import { mediaSheet } from './paper'
 import { fewCopies } from './rules/few-copies'
 import { fileLarge, mediumSlow, mediumSmall } from './rules/medium-fails'
 import { noneIsolated } from './rules/none-isolated'
@@ -8,5 +10,7 @@ import { noneIsolated } from './rules/none-isolated'
 export const media = feature({
   id: 'media',
   anchors: [MEDIUM_ANCHOR],
+  papers: [mediaSheet],
+  commands: COMMANDS,
   rules: [fewCopies, noneIsolated, mediumSmall, mediumSlow, fileLarge],
 })

@@ -1,4 +1,4 @@
-import { carriesPicture, mixOf, portsOf } from '#core/catalog'
+import { mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { own } from '#core/document'
 import { callsOf, runInto } from '#core/run'

@@ -1,18 +1,10 @@
 import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
 import { type DeviceNode, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
-import { type PortSetting, own } from '#core/document'
+import { CODING_WORDS, type PortSetting, own } from '#core/document'
 import { tilesOf } from './tiles'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
 
 const levelWords = (dbu: number): string => `${dbu > 0 ? '+' : '\u2212'}${Math.abs(dbu)}\u00A0dBu`
-
-const CODING_WORDS = {
-  'long': 'long groups of pictures',
-  'intra-light': 'single pictures, light',
-  'intra': 'single pictures',
-  'intra-high': 'single pictures, high',
-  'intra-alpha': 'single pictures with transparency',
-} as const
 
 const OPENING_WORDS = { fixed: 'open', follows: 'follows the picture', shut: 'shut' } as const
 const FIT_WORDS = {

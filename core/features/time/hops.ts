@@ -1,4 +1,4 @@
-import { portsOf } from '#core/catalog'
+import { type Delay, portsOf } from '#core/catalog'
 import {
   type DelayMs,
   type DeviceNode,
@@ -131,115 +131,115 @@ export function picturesInside(traced: Traced, node: DeviceNode): PictureWay[] {
 
 /** All ways by which sounds come to an input, opened or not. A sound beside a picture takes as long as the picture does. */
 export function soundsTo(traced: Traced, end: LinkEnd): SoundWay[] {
-  const found: SoundWay[] = []
-  const { chain, trace } = traced
-  const sink = chain.nodes.get(end.device)!
+  const sink = traced.chain.nodes.get(end.device)!
   const last = sink.model.role === 'sink' ? runInto(traced, end) : undefined
-  into(end, last?.lit ? [taking(sink, end.port, last)] : [], [], [], false, undefined)
-  return found
+  const walk = new SoundWalk(traced)
+  walk.into(end, {
+    behind: last?.lit ? [taking(sink, end.port, last)] : [],
+    through: [],
+    passed: [],
+    plug: false,
+    holdAt: undefined,
+  })
+  return walk.found
+}
 
-  function into(
-    { device, port }: LinkEnd,
-    behind: readonly Hop[],
-    through: readonly LinkEnd[],
-    passed: readonly string[],
-    plug: boolean,
-    holdAt: LinkEnd | undefined,
-  ): void {
+/** Where a walk against the sound stands. */
+interface Step {
+  readonly behind: readonly Hop[]
+  readonly through: readonly LinkEnd[]
+  readonly passed: readonly string[]
+  readonly plug: boolean
+  readonly holdAt: LinkEnd | undefined
+}
+
+class SoundWalk {
+  readonly found: SoundWay[] = []
+
+  constructor(private readonly traced: Traced) {}
+
+  into({ device, port }: LinkEnd, step: Step): void {
+    const { chain, trace } = this.traced
     for (const wire of chain.entering.get(socketKey(device, port)) ?? []) {
       const at = trace.wires.get(wire.id)
-      if (found.length >= MOST_WAYS || !wire.from || !at?.arrives) continue
+      if (this.found.length >= MOST_WAYS || !wire.from || !at?.arrives) continue
       const { node, portId } = wire.from
-      if (passed.includes(node.id)) continue
-      out(node, portId, at.signal?.delay, behind, through, [...passed, node.id], plug || at.beside === 'sound', holdAt)
+      if (step.passed.includes(node.id)) continue
+      const passed = [...step.passed, node.id]
+      this.out(node, portId, at.signal?.delay, { ...step, passed, plug: step.plug || at.beside === 'sound' })
     }
   }
 
   /** From an output: `sent` is how late its picture is there since the run began; undefined for sound plugs. */
-  function out(
-    node: DeviceNode,
-    portId: string,
-    sent: DelayMs | undefined,
-    behind: readonly Hop[],
-    through: readonly LinkEnd[],
-    passed: readonly string[],
-    plug: boolean,
-    holdAt: LinkEnd | undefined,
-  ): void {
+  private out(node: DeviceNode, portId: string, sent: DelayMs | undefined, step: Step): void {
+    const { chain, trace } = this.traced
     const port = own(node.model.ports, portId)
     const makes = node.model.role === 'source' || node.model.role === 'sound'
-    const own_: Hop[] = node.model.role === 'source' && sent ? [{ device: node.id, does: 'makes', delay: sent }] : []
+    const making: Hop[] = node.model.role === 'source' && sent ? [{ device: node.id, does: 'makes', delay: sent }] : []
     if (makes && port?.sound && !isReplaced(chain, trace, node, portId))
-      push(node.id, [...own_, ...behind], through, plug, holdAt)
+      this.push(node.id, { ...step, behind: [...making, ...step.behind] })
     if (isSwitcher(node)) {
       if (!port?.sound) return
-      for (const [inId, input] of portsOf(node.model, 'in')) {
-        if (!input.sound || own(node.device.ports, portId)?.minus === inId) continue
-        enterMix(node, inId, input.carries === 'sound', behind, through, passed)
-      }
+      for (const [inId, input] of portsOf(node.model, 'in'))
+        if (input.sound && own(node.device.ports, portId)?.minus !== inId)
+          this.enterMix(node, inId, input.carries === 'sound', step)
       return
     }
     for (const path of node.model.paths) {
       if (path.format === 'tiles' || path.sound === 'drops' || !path.to.includes(portId)) continue
       for (const inId of path.from) {
         const isPlug = own(node.model.ports, inId)?.carries === 'sound'
-        const before = (chain.entering.get(socketKey(node.id, inId)) ?? [])
-          .map(({ id }) => trace.wires.get(id)?.signal?.delay)
-          .find(delay => delay !== undefined)
-        const added: Hop[] =
-          node.model.role === 'source'
-            ? own_
-            : isPlug
-              ? path.delay.unit === 'ms'
-                ? [{ device: node.id, does: 'passes', delay: path.delay }]
-                : []
-              : sent && before
-                ? [{ device: node.id, does: 'passes', delay: minus(sent, before) }]
-                : []
-        into({ device: node.id, port: inId }, [...added, ...behind], through, passed, plug || isPlug, holdAt)
+        const added = making.length ? making : this.passing(node, inId, isPlug ? path.delay : undefined, sent)
+        const next = { ...step, behind: [...added, ...step.behind], plug: step.plug || isPlug }
+        this.into({ device: node.id, port: inId }, next)
       }
     }
   }
 
-  function enterMix(
-    node: DeviceNode,
-    inId: string,
-    isPlug: boolean,
-    behind: readonly Hop[],
-    through: readonly LinkEnd[],
-    passed: readonly string[],
-  ): void {
-    const at = { device: node.id, port: inId }
-    const heldMs = own(node.device.ports, inId)?.soundDelayMs ?? 0
-    const held: Hop[] = heldMs
-      ? [{ device: node.id, does: 'holds', delay: { min: heldMs, typ: heldMs, max: heldMs } }]
-      : []
-    const run = isPlug ? undefined : runInto(traced, at)
-    // What comes beside a picture waits for it; what comes by a plug is put beside the picture that leaves.
-    const waits = run?.lit ? [taking(node, inId, run), mixing(node)] : []
-    into(at, [...waits, ...held, ...behind], [at, ...through], passed, isPlug, isPlug ? at : undefined)
+  /** What a box on the way adds: by its plug its own figure, else as much as to the picture. */
+  private passing(node: DeviceNode, inId: string, plug: Delay | undefined, sent: DelayMs | undefined): Hop[] {
+    if (plug) return plug.unit === 'ms' ? [{ device: node.id, does: 'passes', delay: plug }] : []
+    const { chain, trace } = this.traced
+    const before = (chain.entering.get(socketKey(node.id, inId)) ?? [])
+      .map(({ id }) => trace.wires.get(id)?.signal?.delay)
+      .find(delay => delay !== undefined)
+    return sent && before ? [{ device: node.id, does: 'passes', delay: minus(sent, before) }] : []
   }
 
-  function push(
-    origin: string,
-    hops: readonly Hop[],
-    through: readonly LinkEnd[],
-    plugged: boolean,
-    holdAt: LinkEnd | undefined,
-  ): void {
-    const all = hops.filter(seen)
-    const [first] = through
-    const at = holdAt && first && holdAt.device === first.device && holdAt.port === first.port ? holdAt : undefined
-    found.push({
-      origin,
-      hops: all,
-      total: totalOf(all),
-      through,
-      plugged: at !== undefined || (plugged && through.length === 0),
-      holdAt: at,
-      heldMs: at ? (own(traced.plan.devices[at.device]?.ports, at.port)?.soundDelayMs ?? 0) : 0,
+  private enterMix(node: DeviceNode, inId: string, isPlug: boolean, step: Step): void {
+    const at = { device: node.id, port: inId }
+    const run = isPlug ? undefined : runInto(this.traced, at)
+    // What comes beside a picture waits for it; what comes by a plug is put beside the picture that leaves.
+    const waits = run?.lit ? [taking(node, inId, run), mixing(node)] : []
+    this.into(at, {
+      behind: [...waits, ...holding(node, inId), ...step.behind],
+      through: [at, ...step.through],
+      passed: step.passed,
+      plug: isPlug,
+      holdAt: isPlug ? at : undefined,
     })
   }
+
+  private push(origin: string, { behind, through, plug, holdAt }: Step): void {
+    const hops = behind.filter(seen)
+    const [first] = through
+    const at = holdAt && first && holdAt.device === first.device && holdAt.port === first.port ? holdAt : undefined
+    this.found.push({
+      origin,
+      hops,
+      total: totalOf(hops),
+      through,
+      plugged: at !== undefined || (plug && through.length === 0),
+      holdAt: at,
+      heldMs: at ? heldAt(this.traced.chain.nodes.get(at.device)!, at.port) : 0,
+    })
+  }
+}
+
+const heldAt = ({ device }: DeviceNode, port: string): number => own(device.ports, port)?.soundDelayMs ?? 0
+function holding(node: DeviceNode, port: string): Hop[] {
+  const ms = heldAt(node, port)
+  return ms ? [{ device: node.id, does: 'holds', delay: { min: ms, typ: ms, max: ms } }] : []
 }
 
 /** The sounds that a switcher records inside. */
@@ -250,15 +250,10 @@ export function soundsInside(traced: Traced, node: DeviceNode): SoundWay[] {
   return portsOf(node.model, 'in').flatMap(([port, input]) => {
     if (!input.sound) return []
     const at = { device: node.id, port }
-    const heldMs = own(node.device.ports, port)?.soundDelayMs ?? 0
+    const heldMs = heldAt(node, port)
     const isPlug = input.carries === 'sound'
     const run = isPlug ? undefined : runInto(traced, at)
-    const after: Hop[] = [
-      ...(run?.lit ? [taking(node, port, run), mixing(node)] : []),
-      ...(heldMs
-        ? [{ device: node.id, does: 'holds' as const, delay: { min: heldMs, typ: heldMs, max: heldMs } }]
-        : []),
-    ]
+    const after: Hop[] = [...(run?.lit ? [taking(node, port, run), mixing(node)] : []), ...holding(node, port)]
     return soundsTo(traced, at).map((way): SoundWay => {
       const hops = [...way.hops, ...after].filter(seen)
       const holdAt = way.holdAt ?? (isPlug ? at : undefined)

@@ -3,22 +3,12 @@ import { own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { figure } from '#core/words'
-import { CODINGS, type Medium, type RecordCoding } from '../collection'
+import { CODINGS, CODING_WORDS, type Medium, type RecordCoding } from '../collection'
 import { FAT32_BYTES, type Recording, recordingsOf } from '../records'
+import { lastingText } from '../words'
 
-const span = (minutes: number): string => {
-  const m = Math.floor(minutes)
-  return m < 60 ? `${m}\u00A0min` : `${Math.floor(m / 60)}\u00A0h\u00A0${m % 60}\u00A0min`
-}
 const gb = (value: number): string => `${figure(value, value < 100 ? 1 : 0)}\u00A0GB`
 const mbs = (value: number): string => `${figure(value)}\u00A0MB/s`
-const CODING_WORDS: Readonly<Record<RecordCoding, string>> = {
-  'long': 'long groups of pictures',
-  'intra-light': 'single pictures, light',
-  'intra': 'single pictures',
-  'intra-high': 'single pictures, high',
-  'intra-alpha': 'single pictures with transparency',
-}
 /** Sizes that are sold, GB. */
 const SIZES_GB = [64, 128, 256, 512, 1000, 2000, 4000, 8000] as const
 /** Sustained writing of speed classes V30, V60, V90 and of a disk, MB/s. */
@@ -83,10 +73,10 @@ export const mediumSmall = rule({
         recorder: text(one.recording.name),
         rate: text(mbs(one.recording.mbps / 8)),
         need: text(gb(one.recording.needGB!)),
-        time: text(span(one.recording.minutes!)),
+        time: text(lastingText(one.recording.minutes!)),
         medium: text(one.medium.title),
         holds: text(gb(one.recording.holdsGB)),
-        lasts: text(span(one.recording.lastsMinutes!)),
+        lasts: text(lastingText(one.recording.lastsMinutes!)),
       }),
     ),
   remedies: (traced, found) => {
@@ -168,7 +158,7 @@ export const fileLarge = rule({
         medium: text(one.medium.title),
         recorder: text(one.recording.name),
         file: text(gb(one.recording.fileBytes! / 1e9)),
-        time: text(span(one.recording.minutes!)),
+        time: text(lastingText(one.recording.minutes!)),
       }),
     ),
   remedies: (traced, found) => {

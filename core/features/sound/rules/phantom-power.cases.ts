@@ -1,4 +1,4 @@
-import { STAGE, type Faulty } from '../../../../testing/cases'
+import { type Faulty } from '../../../../testing/cases'
 import { fmt, plan } from '../../../../testing/plans'
 
 const wants = { enc: { feed: 'program', sound: true } } as const
