@@ -17,6 +17,8 @@ const SCREENS = [
   'inside',
   'power',
   'time',
+  'media',
+  'line',
   'rehearse',
   'papers',
 ] as const
@@ -24,6 +26,8 @@ const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<v
   brief: page => expect(page.getByText('takes place at')).toBeVisible(),
   order: page => expect(page.getByRole('button', { name: /^Add a segment/ }).first()).toBeVisible(),
   power: page => expect(page.getByRole('button', { name: /^Add a circuit/ }).first()).toBeVisible(),
+  media: page => expect(page.getByRole('listbox', { name: 'What records' })).toBeVisible(),
+  line: page => expect(page.getByRole('button', { name: /^Add a line/ })).toBeVisible(),
   time: page => expect(page.getByRole('listbox', { name: 'Who sees it' })).toBeVisible(),
   kit: page => expect(page.getByRole('listbox', { name: 'Devices' })).toBeVisible(),
   runs: page => expect(page.getByRole('list', { name: 'Runs' })).toBeAttached(),

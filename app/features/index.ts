@@ -3,6 +3,8 @@ import { screen as brief } from './brief/screen'
 import { screen as whatif } from './continuity/screen'
 import { screen as inside } from './inside/screen'
 import { screen as kit } from './kit/screen'
+import { screen as line } from './line/screen'
+import { screen as media } from './media/screen'
 import { screen as order } from './order/screen'
 import { screen as outputs } from './outputs/screen'
 import { screen as overlays } from './keys/screen'
@@ -32,6 +34,8 @@ export const SCREENS: readonly Screen[] = [
   inside,
   power,
   time,
+  media,
+  line,
   rehearse,
   papers,
 ]

@@ -13,6 +13,13 @@ export const distanceSchema = typedNumber('a distance, e.g. 24').min(0, 'not bel
 export const ampsSchema = typedNumber('a current, e.g. 16').min(0.1, 'at least 0.1').max(1000, 'at most 1000')
 export const wattsSchema = typedNumber('watts, e.g. 45').min(0, 'not below 0')
 export const wattHoursSchema = typedNumber('watt-hours, e.g. 98').min(0.1, 'at least 0.1').max(5000, 'at most 5000')
+export const gigabytesSchema = typedNumber('gigabytes, e.g. 256')
+  .min(0.1, 'at least 0.1')
+  .max(100_000, 'at most 100 000')
+export const speedSchema = typedNumber('megabytes a second, e.g. 90')
+  .min(0.1, 'at least 0.1')
+  .max(20_000, 'at most 20 000')
+export const rateSchema = typedNumber('megabits a second, e.g. 6').min(0.05, 'at least 0.05').max(1000, 'at most 1000')
 export const celsiusSchema = typedNumber('degrees, e.g. 5').min(-40, 'not below -40').max(50, 'at most 50')
 export const priceSchema = typedNumber('a price, e.g. 249.50').min(0, 'not below 0')
 

@@ -86,7 +86,7 @@ function make(colour: (name: string) => string) {
         x: all.map(({ share }) => share * 100),
         y: all.map(({ title }) => title),
         marker: {
-          color: all.map(({ share }) => (share > 1 ? 'rgba(0,0,0,0)' : colour('--light'))),
+          color: all.map(({ share }) => colour(share > 1 ? '--dark' : '--light')),
           pattern: { shape: all.map(({ share }) => (share > 1 ? '/' : '')), fgcolor: colour('--dark'), size: 7 },
           line: {
             color: all.map(({ id, share }) =>

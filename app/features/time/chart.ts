@@ -58,7 +58,7 @@ function layer(lines: readonly Line[], labels: readonly string[], k: number, far
     hovertext: hops.map(hop => (hop ? `${name(hop.device)} ${DOES[hop.does]}: ${figure(hop.delay.typ)} ms` : '')),
     hoverinfo: 'text',
     marker: {
-      color: lines.map(({ sound }, i) => (isHeld[i] ? 'rgba(0,0,0,0)' : colour(sound ? '--raised' : '--light'))),
+      color: lines.map(({ sound }, i) => colour(isHeld[i] ? '--quiet' : sound ? '--raised' : '--light')),
       pattern: { shape: isHeld.map(held => (held ? '/' : '')), fgcolor: colour('--quiet'), size: 6 },
       line: {
         color: lines.map(({ sound }, i) => colour(sound && hops[i] ? '--quiet' : '--ground')),

@@ -53,7 +53,7 @@ export const CASES: readonly Faulty[] = [
       uplinks: { house: { title: 'Line of the house', order: 1, by: 'wire', samples: [50], encoders: { enc: true } } },
     }),
     offers: ['Mobile router, to fall back on'],
-    says: ['enc go out over Line of the house alone'],
+    says: ['goes over Line of the house alone'],
   },
   {
     name: 'one mobile router',

@@ -80,7 +80,7 @@ export const uplinkSmall = rule({
   messages: {
     small: {
       severity: 'R',
-      says: '{encoders} over {line}: {sent} are sent, for which {need} must be there, and {measured} were measured: the stream stalls.',
+      says: 'From {encoders} over {line} {sent} are sent, for which {need} must be there, and {measured} were measured: the stream stalls.',
     },
   },
   find: (traced, say) =>
@@ -119,7 +119,7 @@ export const oneUplink = rule({
   messages: {
     alone: {
       severity: 'R',
-      says: '{encoders} go out over {line} alone: when it fails, nobody outside sees anything.',
+      says: 'All that {encoders} should bring to its audience goes over {line} alone: when it fails, nobody outside sees anything.',
     },
   },
   find: (traced, say) => {
