@@ -20,7 +20,6 @@ export {
   betterControl,
   connectControl,
   connectTo,
-  controlLead,
   direct,
   formatsTaken,
   freeInputs,

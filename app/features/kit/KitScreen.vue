@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ViewTabs from '~/ui/ViewTabs.vue'
 import { useIdleKeys } from '~/ui/keys'
 import { computed, nextTick, ref, watch } from 'vue'
 import { CATALOGUE_CURRENCY, type Model, ROLES, ROLE_WORDS } from '#core/catalog'

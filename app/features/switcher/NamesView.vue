@@ -8,6 +8,7 @@ import { listWords } from '#core/words'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
+import ViewTabs from '~/ui/ViewTabs.vue'
 import { isTyped } from '~/ui/keys'
 
 /** One record of names over the whole chain, and the multiviews that show them. */

@@ -1,2 +1,2 @@
 export { LINE_KINDS } from './collection'
-export { ENOUGH_SAMPLES, type EncoderLoad, type LineLoad } from './load'
+export { ENOUGH_SAMPLES } from './load'

@@ -1,2 +1,2 @@
-export type { Named, NamedAt, NamedLink, Names, Tiling } from './names'
+export type { NamedAt, Tiling } from './names'
 export type { Strip, StripInput } from './strip'

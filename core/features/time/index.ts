@@ -1,2 +1,2 @@
-export type { BestDelay, SinkTime, SyncPair, SyncPicture, SyncSound } from './sync'
+export type { BestDelay, SinkTime, SyncPair } from './sync'
 export type { Hop } from './hops'

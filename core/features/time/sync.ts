@@ -1,5 +1,5 @@
 import { carriesPicture, isCamera, portsOf } from '#core/catalog'
-import { type DelayMs, type DeviceNode, type Traced, isSwitcher, recordedInside } from '#core/chain'
+import { type DelayMs, type DeviceNode, type Traced, recordedInside } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
 import { fact } from '#core/kernel'
 import { gateAt, momentsOf } from '#core/run'
@@ -353,11 +353,4 @@ function groupsOf(pictures: readonly SyncPicture[], stepMs: number | undefined):
     else groups.push([i])
   })
   return groups
-}
-
-/** A switcher whose outputs a sink hangs on, the last on the way. */
-export const lastOf = (traced: Traced, { pictures }: SinkTime): DeviceNode | undefined => {
-  const end = pictures[0]?.through.at(-1)
-  const node = end && traced.chain.nodes.get(end.device)
-  return node && isSwitcher(node) ? node : undefined
 }
