@@ -1,6 +1,7 @@
 import { MAX_FILE_BYTES } from '#core/document'
 import harbour from '../demo/harbour-robotics-cup.json'
 import kiln from '../demo/kiln-night.json'
+import { BUDGETS, type Row } from './refused-budgets'
 
 /** A file that must not be taken, and what must be said of it: where, what was found, what is allowed. */
 export interface Refused {
@@ -20,8 +21,6 @@ export function changed(change: (file: any) => void, name: keyof typeof DEMOS = 
   change(file)
   return file
 }
-
-type Row = [name: string, change: (file: any) => void, path: string, found: string, allowed: string]
 
 const odd = (rest: object) => ({
   title: 'Odd',
@@ -872,7 +871,7 @@ const TEXTS: readonly [name: string, text: string, path: string, found: string, 
 
 /** Bad files of every kind, none of which may be taken. */
 export const REFUSED: readonly Refused[] = [
-  ...CHANGED.map(([name, change, path, found, allowed]) => ({
+  ...[...CHANGED, ...BUDGETS].map(([name, change, path, found, allowed]) => ({
     name,
     text: JSON.stringify(changed(change)),
     path,

@@ -13,7 +13,7 @@ const shown = defineModel<K>({ required: true })
       role="tab"
       :aria-selected="shown === one"
       :class="{ on: shown === one }"
-      @click="shown = one"
+      @click="shown = one as K"
     >
       {{ title }}
     </button>

@@ -48,12 +48,9 @@ const MOST_WAYS = 2000
 const LEAST_MS = 0.05
 
 const minus = (a: DelayMs, b: DelayMs): DelayMs => ({ min: a.min - b.min, typ: a.typ - b.typ, max: a.max - b.max })
-export const totalOf = (hops: readonly Hop[]): DelayMs =>
-  hops.reduce((sum, { delay }) => ({ min: sum.min + delay.min, typ: sum.typ + delay.typ, max: sum.max + delay.max }), {
-    min: 0,
-    typ: 0,
-    max: 0,
-  })
+const sum = (a: DelayMs, b: DelayMs): DelayMs => ({ min: a.min + b.min, typ: a.typ + b.typ, max: a.max + b.max })
+const totalOf = (hops: readonly Hop[]): DelayMs =>
+  hops.reduce((all, { delay }) => sum(all, delay), { min: 0, typ: 0, max: 0 })
 const seen = ({ delay }: Hop): boolean => delay.max >= LEAST_MS
 
 /** What converters, radio links and the like between the ends of a run add. */
@@ -95,10 +92,8 @@ export function picturesTo(traced: Traced, end: LinkEnd): PictureWay[] {
     const hops = [...between(run), taking(node, at.port, run), ...behind]
     if (isSwitcher(origin)) return mixed(origin, run.links[0]!.signal!.feed, hops, through, passed)
     if (origin.model.role !== 'source') return
-    const all = [{ device: origin.id, does: 'makes' as const, delay: run.links[0]!.signal!.delay }, ...hops].filter(
-      seen,
-    )
-    found.push({ source: origin.id, hops: all, total: totalOf(all), through })
+    const all = [{ device: origin.id, does: 'makes' as const, delay: run.links[0]!.signal!.delay }, ...hops]
+    found.push({ source: origin.id, hops: all.filter(seen), total: totalOf(all), through })
   }
 
   function mixed(
@@ -123,8 +118,13 @@ export function picturesInside(traced: Traced, node: DeviceNode): PictureWay[] {
     if (own(node.device.ports, port)?.offAir) return []
     const end = { device: node.id, port }
     return picturesTo(traced, end).map(way => {
-      const hops = [...way.hops, mixing(node)].filter(seen)
-      return { ...way, hops, total: totalOf(hops), through: [...way.through, end] }
+      const mix = mixing(node)
+      return {
+        ...way,
+        hops: [...way.hops, mix].filter(seen),
+        total: sum(way.total, mix.delay),
+        through: [...way.through, end],
+      }
     })
   })
 }
@@ -221,13 +221,12 @@ class SoundWalk {
   }
 
   private push(origin: string, { behind, through, plug, holdAt }: Step): void {
-    const hops = behind.filter(seen)
     const [first] = through
     const at = holdAt && first && holdAt.device === first.device && holdAt.port === first.port ? holdAt : undefined
     this.found.push({
       origin,
-      hops,
-      total: totalOf(hops),
+      hops: behind.filter(seen),
+      total: totalOf(behind),
       through,
       plugged: at !== undefined || (plug && through.length === 0),
       holdAt: at,
@@ -256,11 +255,12 @@ export function soundsInside(traced: Traced, node: DeviceNode): SoundWay[] {
     const after: Hop[] = [...(run?.lit ? [taking(node, port, run), mixing(node)] : []), ...holding(node, port)]
     return soundsTo(traced, at).map((way): SoundWay => {
       const hops = [...way.hops, ...after].filter(seen)
+      const total = sum(way.total, totalOf(after))
       const holdAt = way.holdAt ?? (isPlug ? at : undefined)
       return {
         ...way,
         hops,
-        total: totalOf(hops),
+        total,
         through: [...way.through, at],
         holdAt: way.through.length === 0 ? holdAt : way.holdAt,
         heldMs: way.through.length === 0 && holdAt ? heldMs : way.heldMs,
