@@ -57,3 +57,60 @@ test('tells when a battery ends, and mends it from what is offered', async ({ pa
   await expect(page.getByRole('option', { name: /^Wide camera/ })).toContainText('4\u00A0h\u00A033\u00A0min')
   await saved(page)
 })
+
+test('tells when a card is full, and puts in a larger one', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'media')
+  await expect(
+    page.getByRole('heading', { name: /^Say what is in Program recorder and Isolated recorder/ }),
+  ).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('option', { name: /^Program recorder/ }).click()
+  await press(page, 'a')
+  // 70 + 2.3 Mb/s are 9.04 MB/s: 256 GB x 0.9 are full after 7 h 4 min, and 6 h 30 min want 305 GB with their margin.
+  await expect(page.getByRole('heading', { name: /Program recorder without the margin of three tenths/ })).toBeVisible()
+  await expect(page.getByRole('option', { name: /^Program recorder/ })).toContainText('7\u00A0h\u00A04\u00A0min')
+  await page.getByRole('button', { name: /^One of 512/ }).click()
+  await expect(page.getByRole('heading', { name: /first to be full is Program recorder/ })).toBeVisible()
+  const gb = page.getByLabel('Medium 1, Program recorder, GB')
+  await expect(gb).toHaveValue('512')
+  await gb.fill('a lot')
+  await gb.press('Enter')
+  await expect(page.getByText(/^Not taken: gigabytes/)).toBeVisible()
+  await expect(gb).toHaveValue('512')
+  // Written in single pictures it is twice as much and more.
+  await page.getByLabel('Written as').selectOption('intra')
+  await expect(page.getByRole('heading', { name: /^Program recorder is full at/ })).toBeVisible()
+  await page.getByLabel('Written as').focus()
+  await press(page, 'Control+z')
+  await expect(page.getByRole('heading', { name: /first to be full is Program recorder/ })).toBeVisible()
+  await saved(page)
+})
+
+test('takes what was measured on a line, and tells what it must carry', async ({ page }) => {
+  const base = await openCopy(page, 'Paper Mill Lectures, unwired', 'line')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Add the line of the house' }).click()
+  await expect(page.getByRole('heading', { name: /nobody has measured it/ })).toBeVisible()
+  const measured = page.getByLabel('Measured, Mb/s')
+  await measured.fill('quite fast')
+  await measured.blur()
+  await expect(page.getByText(/^Not taken: figures in Mb\/s/)).toBeVisible()
+  await measured.fill('24 31,5 28; 40')
+  await measured.blur()
+  await expect(page.getByRole('heading', { name: /^Line of the house carries what is sent/ })).toContainText(
+    '24\u00A0Mb/s count',
+  )
+  await expect(measured).toHaveValue('24 31.5 28 40')
+  // One line alone is a risk; the remedy adds one to fall back on.
+  await page.getByRole('button', { name: /^Add: Mobile router/ }).click()
+  await expect(page.getByRole('option', { name: /^Mobile router/ })).toContainText('to fall back on')
+  await page.getByRole('heading', { level: 2 }).first().click()
+  await press(page, 'd')
+  const rate = page.getByLabel('Video to Destination 1, Mb/s')
+  await rate.fill('30')
+  await rate.press('Enter')
+  await expect(page.getByRole('heading', { name: /^Line of the house is too small/ })).toBeVisible()
+  await saved(page)
+  await page.goto(`${base}/papers?paper=line`)
+  await expect(page.getByRole('cell', { name: 'Destination 1' })).toBeVisible()
+})

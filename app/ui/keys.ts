@@ -13,9 +13,13 @@ export function useIdleKeys(handle: (event: KeyboardEvent) => void): void {
   })
 }
 
-/** The key belongs to a field in which something is typed or chosen; of a box to tick that is the space bar alone. */
-export function isTyped({ target, key }: KeyboardEvent): boolean {
+/**
+ * The key belongs to a field in which something is typed or chosen; of a box to tick that is the space bar alone, of a
+ * list all but what is pressed with Ctrl.
+ */
+export function isTyped({ target, key, ctrlKey, metaKey }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false
+  if (target instanceof HTMLSelectElement && (ctrlKey || metaKey)) return false
   if (target instanceof HTMLInputElement && (target.type === 'checkbox' || target.type === 'radio')) return key === ' '
   return target.closest('input, textarea, select, [contenteditable]') !== null
 }
