@@ -92,7 +92,7 @@ test('rehearses: what is next, the planned take, a key, a picture from anywhere,
   const large = page.getByRole('img', { name: /^Hall screen west sees/ })
   await expect(large).toHaveAccessibleName(/Wide, gallery/)
   await expectAccessible(page)
-  await press(page, '8')
+  await press(page, '9')
   await expect(page.getByText(/Side to 2 \(nobody sees it\), then Main to 7/)).toBeVisible()
   await expect(page.getByText(/Pressed at once, .* would see Clip player for/)).toBeVisible()
   await press(page, 'Space')

@@ -116,6 +116,8 @@ export interface Port {
   readonly nominalDbu?: readonly number[]
   /** Sound outputs that do not bring one sound to both sides: the left one alone, or another voice at each. Absent, as channels. */
   readonly sides?: 'left' | 'apart'
+  /** Network sockets, IEEE 802.3: the class (1 to 8) that a device asks for, or the highest that a switch gives there. */
+  readonly poe?: { readonly takes: number } | { readonly gives: number }
   /** Samples a second of the sound that leaves, or that an input takes, the factory one first; absent, 48 000. */
   readonly soundHz?: readonly (typeof SOUND_HZ)[number][]
   /** SDI at 3G: the levels that an output sends or an input takes, the factory one first; absent, A is sent and both are taken. */
@@ -306,6 +308,8 @@ export interface Model {
   readonly configured?: readonly string[]
   /** Lives on a battery: what the one that comes with it holds, Wh, and whether it is changed while the device runs. */
   readonly battery?: { readonly wh: number; readonly hotSwap?: true }
+  /** Network switches: what they give over all sockets together, W at the switch, and whether classes or draws are booked. */
+  readonly poeBudget?: { readonly w: number; readonly by: 'class' | 'draw' }
   /** Charges what its picture comes from. */
   readonly charges?: true
   /** Typical draw, watts. */

@@ -131,6 +131,8 @@ const GRAVITY: Readonly<Record<string, string>> = {
   R06: 'R',
   R07: 'D',
   P01: 'R',
+  P02: 'D',
+  P03: 'D',
   P04: 'RH',
   P06: 'R',
   P09: 'H',

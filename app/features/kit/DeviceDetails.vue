@@ -234,6 +234,21 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
           }}</span>
         </dd>
       </template>
+      <template v-if="Object.values(model.ports).some(({ poe }) => poe && 'takes' in poe)">
+        <dt>Fed</dt>
+        <dd>
+          <select
+            class="pick"
+            aria-label="Fed"
+            :value="device.fed ?? ''"
+            @change="event => set(['fed'], chosenIn(event), `How ${device.name} is fed`)"
+          >
+            <option value="">as its network lead allows</option>
+            <option value="poe">over its network lead</option>
+            <option value="supply">by a supply of its own</option>
+          </select>
+        </dd>
+      </template>
       <template v-if="isCamera(model)">
         <dt>Shutter</dt>
         <dd class="quiet small">

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { number, string } from 'yup'
 import { type Cue, type Edit, type Plan, type Segment, freshId, setEdit } from '#core/document'
-import { clockSeconds, listWords } from '#core/words'
+import { clockSeconds, figure, listWords } from '#core/words'
+import { useAnswer } from '~/plan/answer'
 import { decimal } from '~/ui/typed'
 
 /** One segment: when it begins and in which look, its cues in their order, who works what, and who comes. */
@@ -18,6 +19,9 @@ const cues = computed(() => byOrder(props.plan.cues).filter(([, cue]) => cue.seg
 const players = computed(() =>
   Object.entries(props.plan.devices).filter(([, { model }]) => props.plan.models[model]!.kind === 'player'),
 )
+const paces = useAnswer('pace', () => [] as const)
+/** What the cues of the segment ask of hands. */
+const pace = computed(() => paces.value?.find(({ segment }) => segment === props.segment.id))
 const chosen = ref<string>()
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const optional = (text: string): string | undefined => (text === '' ? undefined : text)
@@ -324,6 +328,15 @@ defineExpose({ addCue })
   <p class="row">
     <button type="button" class="btn small" @click="addCue">Add a cue <span class="key">C</span></button>
     <button v-if="reversible.length" type="button" class="btn small" @click="addBack">Add the steps back</button>
+  </p>
+  <p v-if="pace && pace.changes > 0" class="small quiet">
+    {{ pace.changes }} {{ pace.changes === 1 ? 'change' : 'changes' }} with {{ pace.presses }}
+    {{ pace.presses === 1 ? 'press' : 'presses' }}, at most {{ pace.most }} for {{ pace.mostAt
+    }}<template v-if="pace.meanMinutes !== undefined"
+      >; on average {{ figure(pace.meanMinutes) }}&nbsp;min on one picture</template
+    ><template v-if="pace.people.length"
+      >; {{ listWords(pace.people.map(({ person, presses }) => `${person} ${presses}`)) }}</template
+    >.
   </p>
   <h3>Who works what</h3>
   <ul v-if="people.length" class="people">

@@ -12,6 +12,7 @@ import { ampsSchema, decimal } from '~/ui/typed'
 import { useBoardStore } from '~/board/selection'
 import FindingList from '~/ui/FindingList.vue'
 import BatteriesView from './BatteriesView.vue'
+import PoeView from './PoeView.vue'
 
 /** What each circuit carries, against what its protection holds. */
 const store = usePlanStore()
@@ -19,9 +20,13 @@ const selection = useBoardStore()
 const route = useRoute()
 const known = useAnswer('circuits', () => [] as const)
 const plan = computed(() => store.plan ?? emptyPlan(''))
-const VIEWS = { circuits: 'Circuits', batteries: 'Batteries' } as const
+const VIEWS = { circuits: 'Circuits', batteries: 'Batteries', network: 'Over the network' } as const
 const view = ref<keyof typeof VIEWS>(
-  typeof route.query.at === 'string' && /^P0[169]:/.test(route.query.at) ? 'batteries' : 'circuits',
+  typeof route.query.at === 'string' && /^P0[169]:/.test(route.query.at)
+    ? 'batteries'
+    : typeof route.query.at === 'string' && /^P0[23]:/.test(route.query.at)
+      ? 'network'
+      : 'circuits',
 )
 const chosen = ref<string>()
 const list = ref<HTMLElement>()
@@ -190,10 +195,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea, button')) return
   if (event.key.toLowerCase() === 'b') {
     event.preventDefault()
-    view.value = view.value === 'batteries' ? 'circuits' : 'batteries'
+    const views = Object.keys(VIEWS) as (keyof typeof VIEWS)[]
+    view.value = views[(views.indexOf(view.value) + 1) % views.length]!
     return
   }
-  if (view.value === 'batteries') return
+  if (view.value !== 'circuits') return
   const at = circuits.value.findIndex(({ id }) => id === chosen.value)
   const acts: Record<string, () => void> = {
     ArrowDown: () => choose(circuits.value[Math.min(circuits.value.length - 1, at + 1)]?.id),
@@ -212,7 +218,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <PlanFrame screen="power" :foot-name="view === 'circuits' ? circuit?.title : 'Batteries'" :busy="renaming">
+  <PlanFrame screen="power" :foot-name="view === 'circuits' ? circuit?.title : VIEWS[view]" :busy="renaming">
     <template #controls>
       <ViewTabs v-model="view" :views="VIEWS" />
       <template v-if="view === 'circuits'">
@@ -227,6 +233,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       </template>
     </template>
     <BatteriesView v-if="view === 'batteries'" />
+    <PoeView v-else-if="view === 'network'" />
     <div v-else-if="!known" class="screen quiet" role="status">Adding up what is plugged in …</div>
     <div v-else-if="circuits.length === 0" class="screen">
       <h2>No circuit yet</h2>

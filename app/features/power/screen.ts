@@ -6,7 +6,7 @@ export const screen: Screen = {
   title: 'Power',
   load: () => import('./PowerScreen.vue'),
   actions: [
-    { key: 'B', words: 'circuits, or batteries', foot: 'batteries' },
+    { key: 'B', words: 'circuits, batteries, or what is fed over the network', foot: 'next view' },
     { key: '\u2191\u2193', words: 'choose a circuit', foot: 'choose a circuit' },
     { key: 'A', words: 'add a circuit', foot: 'add a circuit' },
     { key: 'R', words: 'rename the circuit', foot: 'rename' },

@@ -222,6 +222,36 @@ export const BESIDE: Record<string, Model> = {
     paths: [],
     ports: { network: network('out', 'Network') },
   },
+  'switch-control-poe': {
+    title: 'Network switch for control, 8 ports, feeds what hangs on it up to 25.5 W each',
+    role: 'control',
+    kind: 'network',
+    watts: 12,
+    supply: 'mains',
+    priceMinor: 14000,
+    poeBudget: { w: 120, by: 'class' },
+    ports: {
+      in: network('in', 'Port 1'),
+      ...Object.fromEntries(
+        [2, 3, 4, 5, 6, 7, 8].map(n => [`out-${n}`, { ...network('out', `Port ${n}`), number: n, poe: { gives: 4 } }]),
+      ),
+    },
+    paths: [{ from: ['in'], to: [2, 3, 4, 5, 6, 7, 8].map(n => `out-${n}`), format: 'same', delay: ms(0, 0, 0) }],
+  },
+  'injector-poe': {
+    title: 'Injector, feeds one device over its network lead up to 51 W',
+    role: 'control',
+    kind: 'network',
+    watts: 5,
+    supply: 'mains',
+    priceMinor: 6500,
+    poeBudget: { w: 60, by: 'draw' },
+    ports: {
+      'in': network('in', 'Network in'),
+      'out-2': { ...network('out', 'Network and power out'), number: 2, poe: { gives: 6 } },
+    },
+    paths: [{ from: ['in'], to: ['out-2'], format: 'same', delay: ms(0, 0, 0) }],
+  },
   'switch-control': {
     title: 'Network switch for control, 8 ports',
     role: 'control',

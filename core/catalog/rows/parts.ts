@@ -85,6 +85,8 @@ export const network = (dir: Port['dir'], title: string): Port => ({
   carries: 'control',
   connector: '8p8c',
 })
+/** The same for a device that can be fed by it, of a class of IEEE 802.3. */
+export const fedNetwork = (title: string, takes: number): Port => ({ ...network('in', title), poe: { takes } })
 export const usbControl = (dir: Port['dir'], title: string, connector: 'usb-a' | 'usb-b'): Port => ({
   title,
   dir,

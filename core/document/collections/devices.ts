@@ -21,6 +21,9 @@ import { idsOf, misfit, own, show } from '../problem'
 export const SHOTS = ['safe', 'wide', 'close', 'side', 'floor', 'detail', 'audience', 'overhead', 'roaming'] as const
 export type Shot = (typeof SHOTS)[number]
 
+/** Over the network lead (IEEE 802.3), or by a supply of its own. */
+export const FED_BY = ['poe', 'supply'] as const
+
 export interface Device {
   readonly model: string
   readonly name: string
@@ -37,6 +40,8 @@ export interface Device {
   /** Cameras: what it shows, whether somebody stands at it, and its exposure as the n of 1/n s. */
   readonly shot?: Shot
   readonly manned?: true
+  /** By what it is fed, where there is a choice: over its network lead, or by a supply of its own. */
+  readonly fed?: (typeof FED_BY)[number]
   /** Recorders: how pictures are written; absent, long groups of pictures. */
   readonly coding?: RecordCoding
   /** Cameras: no lips are seen in what it shows, so that its picture is not held against the sound. */
@@ -163,6 +168,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     standard: ref('format'),
     shot: oneOf(SHOTS),
     manned: said,
+    fed: oneOf(FED_BY),
     coding: oneOf(CODINGS),
     noLips: said,
     shutter: whole(1, 20_000),

@@ -47,6 +47,7 @@ export const port = object(['title', 'dir', 'carries', 'connector'], {
   phantom: oneOf(['needs', 'harmed', 'switched']),
   nominalDbu: listOf(number(-60, 30), 4, 1),
   sides: oneOf(['left', 'apart']),
+  poe: object([], { takes: whole(1, 8), gives: whole(1, 8) }, { minProperties: 1, maxProperties: 1 }),
   soundHz: listOf(oneOf(SOUND_HZ), SOUND_HZ.length, 1),
   levels: listOf(oneOf(LEVELS), 2, 1),
   divisions: listOf(oneOf(DIVISIONS), 2, 1),
@@ -176,6 +177,7 @@ export const models = collection<Model>({
     isolates: whole(0, 64),
     battery: object(['wh'], { wh: number(0.1, 5000), hotSwap: said }),
     charges: said,
+    poeBudget: object(['w', 'by'], { w: number(1, 10_000), by: oneOf(['class', 'draw']) }),
     mix,
     radio: object(['fMHz', 'eirpDbm', 'gainDbi', 'needsDbm', 'channels'], {
       fMHz: number(100, 100_000),

@@ -1,4 +1,8 @@
 import type { Checked } from '#core/propose'
+import { paceOf } from './pace'
 import { segmentTimes } from './times'
 
-export const QUERIES = { segmentTimes: ({ traced }: Checked) => segmentTimes(traced.plan) }
+export const QUERIES = {
+  segmentTimes: ({ traced }: Checked) => segmentTimes(traced.plan),
+  pace: ({ traced }: Checked) => paceOf(traced),
+}

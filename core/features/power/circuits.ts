@@ -1,6 +1,7 @@
 import type { Traced } from '#core/chain'
 import { own } from '#core/document'
 import { fact } from '#core/kernel'
+import { fedByPoe } from './poe'
 import { mainsOf, type MainsId } from '#core/signal'
 
 /** Power factor of small supplies without correction (typical): what a volt and an ampere bring in watts is less. */
@@ -48,7 +49,9 @@ const ASSUMED: MainsId = '230v-50hz'
 export const voltsOf = (mains: MainsId | undefined): number => mainsOf(mains ?? ASSUMED).volts
 
 /** What each circuit carries. Linear in devices and loads. */
-export const circuitsFact = fact<Traced, Circuits>('circuits', ({ plan }) => {
+export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
+  const { plan } = traced
+  const overLead = fedByPoe(traced)
   const { devices, models, circuits } = plan
   const { mains } = plan.brief
   const volts = voltsOf(mains)
@@ -72,7 +75,7 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', ({ plan }) => {
   return {
     mains,
     circuits: list,
-    loose: onMains.filter(id => !times.has(id)).map(loadOf),
+    loose: onMains.filter(id => !times.has(id) && !overLead.has(id)).map(loadOf),
     twice: [...times].filter(([, count]) => count > 1).map(([id]) => loadOf(id)),
   }
 })

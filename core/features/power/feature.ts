@@ -5,6 +5,7 @@ import { circuitList } from './paper'
 import { CURRENT_QUANTITY } from './quantities'
 import { batteryShort, phoneEmpty } from './rules/battery-short'
 import { circuitOverloaded } from './rules/circuit-overloaded'
+import { poeBudget, poeClass } from './rules/poe-short'
 import { flies } from './rules/flies'
 
 export const power = feature({
@@ -13,5 +14,5 @@ export const power = feature({
   quantities: [CURRENT_QUANTITY],
   measures: MEASURES,
   papers: [circuitList],
-  rules: [circuitOverloaded, batteryShort, phoneEmpty, flies],
+  rules: [circuitOverloaded, batteryShort, phoneEmpty, flies, poeClass, poeBudget],
 })

@@ -2,8 +2,10 @@ import { powered } from '#core/document'
 import type { Checked } from '#core/propose'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
+import { poeOf } from './poe'
 
 export const QUERIES = {
+  poe: ({ traced }: Checked) => poeOf(traced).switches,
   circuits: ({ traced }: Checked) => traced.ask(circuitsFact),
   endurance: ({ traced }: Checked) => ({
     devices: enduranceOf(traced),

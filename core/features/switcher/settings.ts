@@ -92,6 +92,8 @@ export function settingsOf(node: DeviceNode): Setting[] {
     device.mode === undefined ? Object.values(model.modes ?? {})[0]?.title : own(model.modes ?? {}, device.mode)?.title
   if (mode !== undefined || device.mode !== undefined) list.push({ name: 'Mode', value: mode ?? device.mode! })
   if (device.shutter !== undefined) list.push({ name: 'Shutter', value: `1/${device.shutter}\u00A0s` })
+  if (device.fed !== undefined)
+    list.push({ name: 'Fed', value: device.fed === 'poe' ? 'over its network lead' : 'by a supply of its own' })
   if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
   if (device.whiteK !== undefined) list.push({ name: 'White point', value: `${device.whiteK}\u00A0K` })
   if (device.aperture !== undefined) list.push({ name: 'Aperture', value: `f/${device.aperture}` })

@@ -43,6 +43,10 @@ const WAYS: Readonly<Record<string, Way>> = {
   },
   'Switching off by itself': { order: 12, when: 'once', hint: 'It stands with power or general, not with video.' },
   'Shutter': { order: 13 },
+  'Fed': {
+    order: 9,
+    hint: 'A lead that feeds is control as well: plugged into a plain socket it leaves the device off.',
+  },
   'Recording': { order: 12.5, hint: 'It decides how large the files are: before the medium is formatted.' },
   'White point': {
     order: 13.1,
