@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+
 /** The rows of a budget, of which one is chosen; cells are words and figures. */
-defineProps<{
+const props = defineProps<{
   label: string
   rows: readonly {
     readonly id: string
@@ -10,6 +12,7 @@ defineProps<{
     readonly grave?: boolean
   }[]
 }>()
+const columns = computed(() => Math.max(1, ...props.rows.map(({ figures }) => figures.length)))
 const chosen = defineModel<string | undefined>({ required: true })
 </script>
 
@@ -36,13 +39,14 @@ const chosen = defineModel<string | undefined>({ required: true })
 .rows {
   margin-top: 8px;
   border-top: 1px solid var(--line);
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) repeat(v-bind(columns), max-content);
 }
 .row {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-  grid-auto-flow: column;
-  grid-auto-columns: minmax(92px, max-content);
-  gap: 12px;
+  grid-column: 1 / -1;
+  grid-template-columns: subgrid;
+  gap: 18px;
   align-items: baseline;
   padding: 7px 10px;
   border-bottom: 1px solid var(--line);

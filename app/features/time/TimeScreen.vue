@@ -45,7 +45,8 @@ const sentence = computed(() => {
     return one.sounds.length
       ? `Every sound at ${one.name} comes with its own picture.`
       : `No sound is heard at ${one.name}, so nothing can be apart.`
-  const worst = [...one.pairs].sort((a, b) => outside(b) - outside(a))[0]!
+  const apart = one.pairs.filter(pair => outside(pair) > 0).sort((a, b) => outside(b) - outside(a))
+  const worst = apart[0] ?? [...one.pairs].sort((a, b) => Math.abs(b.earlyMs.typ) - Math.abs(a.earlyMs.typ))[0]!
   const words = `the sound of ${one.sounds[worst.sound]!.name} is ${early(worst.earlyMs.typ)} for ${one.pictures[worst.picture]!.name}`
   if (one.spread)
     return `The pictures of ${one.name} are ${ms(one.spread.apartMs)} apart, and the window is ${ms(one.spread.windowMs)} wide: no delay of the sound serves all.`
@@ -299,7 +300,7 @@ useEventListener(globalThis.window, 'keydown', (event: KeyboardEvent) => {
             Against {{ sink.sounds[pair.sound]!.name }} <span class="small quiet">{{ segmentsOf(pair) }}</span>
           </h4>
           <p>
-            The sound is <b>{{ early(pair.earlyMs.typ) }}</b>
+            The sound is <b>{{ early(pair.earlyMs.typ) }}</b>{{ ' ' }}
             <span class="quiet">({{ figure(pair.earlyMs.min, 0) }} to {{ figure(pair.earlyMs.max, 0) }}&nbsp;ms)</span
             >{{ pair.within ? ', within the window.' : ', outside the window.' }}
           </p>
@@ -495,7 +496,12 @@ aside p {
 @media (max-width: 1100px) {
   .time {
     grid-template-columns: 190px minmax(0, 1fr);
+    grid-auto-rows: max-content;
     overflow: auto;
+  }
+  .list,
+  .middle {
+    overflow: visible;
   }
   aside {
     grid-column: 1 / -1;

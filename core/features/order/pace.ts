@@ -27,6 +27,8 @@ export function paceOf(traced: Traced): Pace[] {
   return segmentsOf(plan).map(([id, segment]): Pace => {
     const by = new Map<string, number>()
     let [changes, presses, most] = [0, 0, 0]
+    // What was there before is the first picture, unless the opening changes it.
+    let pictures = 1
     let mostAt: string | undefined
     moments.forEach((moment, i) => {
       const before = moments[i - 1]
@@ -34,6 +36,7 @@ export function paceOf(traced: Traced): Pace[] {
       const take = planTake(traced, before.state, moment.state)
       if (take.kind === 'nothing') return
       changes++
+      if (moment.cue !== undefined) pictures++
       presses += take.presses
       if (take.presses > most) {
         most = take.presses
@@ -50,7 +53,7 @@ export function paceOf(traced: Traced): Pace[] {
       presses,
       most,
       mostAt,
-      meanMinutes: minutes === undefined ? undefined : minutes / Math.max(1, changes),
+      meanMinutes: minutes === undefined ? undefined : minutes / pictures,
       people: [...by].map(([person, count]) => ({
         person: own(plan.people, person)?.name ?? person,
         presses: count,
