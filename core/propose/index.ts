@@ -51,7 +51,16 @@ export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPin
 export { after, removeRun } from './removal'
 export { type Checked, type CommandContext, type Proposal, type Rule, feature, rule } from './rule'
 export { type Beginning, type Candidate, type Limits, portKey, searcher, startKey, waysBetween } from './search'
-export { type CameraPicture, bringSound, cameraPictures, embed, heardFrom, joinSound, pluggedSounds } from './sound'
+export {
+  type CameraPicture,
+  bringSound,
+  cameraPictures,
+  embed,
+  heardFrom,
+  joinSound,
+  isPlugged,
+  pluggedSounds,
+} from './sound'
 export {
   type Span,
   type Target,

@@ -204,14 +204,16 @@ function ridersOf({ sound }: Traced, { id, model }: DeviceNode): string[] {
   return sockets.flatMap(port => [...(sound.arriving.get(socketKey(id, port))?.keys() ?? [])])
 }
 
+/** A sound that enters a switcher by a plug of its own, or that of a feeder, and travels with no camera's picture. */
+export const isPlugged = (traced: Traced, origin: string): boolean =>
+  traced.chain.nodes.get(origin)!.model.role === 'sound' &&
+  ![...traced.chain.nodes.values()].some(node => ridersOf(traced, node).includes(origin))
+
 /** Sounds that enter a switcher by plugs of their own, with what holds them back. */
-export function pluggedSounds(traced: Traced, switcher: DeviceNode): DelayMs[] {
-  const { chain, sound } = traced
-  const riding = new Set([...chain.nodes.values()].flatMap(node => ridersOf(traced, node)))
-  return [...(sound.mixes.get(switcher.id) ?? [])]
-    .filter(([device]) => chain.nodes.get(device)!.model.role === 'sound' && !riding.has(device))
+export const pluggedSounds = (traced: Traced, switcher: DeviceNode): DelayMs[] =>
+  [...(traced.sound.mixes.get(switcher.id) ?? [])]
+    .filter(([origin]) => isPlugged(traced, origin))
     .map(([, delay]) => delay)
-}
 
 /** Puts a microphone beside the picture right before a sink, by an embedder. */
 export function embed(traced: Traced, sink: string): Proposal[] {

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { applyEdits } from '#core/document'
 import { check } from '#core/features'
+import { remediesOf } from '#core/propose'
 import { fmt, plan } from '../../../testing/plans'
 import { timesOf } from './sync'
 
@@ -142,5 +144,35 @@ describe('a chain', () => {
     // Put beside Side's picture when it leaves, the sound waits for Main as that picture does.
     expect(sounds.map(({ total }) => total.typ)).toEqual([60 + screen])
     expect(pairs.map(({ earlyMs }) => earlyMs.typ)).toEqual([40, 100])
+  })
+})
+
+describe('what a clap tells', () => {
+  it('is found in the place of typical figures, and no longer once the way is another', () => {
+    const written = hall({ 'sound-1': { soundDelayMs: 110 } })
+    const near = {
+      ...written,
+      devices: { ...written.devices, roaming: { ...written.devices.roaming!, noLips: true as const } },
+    }
+    const codes = (plan: ReturnType<typeof hall>) =>
+      check(plan).findings.flatMap(({ id }) => (id === 'A08' ? [id] : []))
+    // 180 - (80 + 110) = 10 ms late by typical figures, which is within.
+    expect(codes(near)).toEqual([])
+    const clap = (on: string) => ({
+      ...near,
+      measured: { clap: { order: 1, sink: 'enc', source: 'wired', sound: 'mic', earlyMs: [95, 105], heldMs: 110, on } },
+    })
+    // 100 ms early by the clap, where 40 are allowed; and with another mark it counts no more.
+    expect(codes(clap(sinkOf(near).pairs[0]!.mark))).toEqual(['A08'])
+    expect(codes(clap('00000000'))).toEqual([])
+    const clapped = check(clap(sinkOf(near).pairs[0]!.mark))
+    const [first] = remediesOf(
+      clapped,
+      clapped.findings.find(({ id }) => id === 'A08')!,
+    )
+    // 100 early against the middle of the window at -10: 110 more than the 110 that hold it back.
+    expect(first!.title).toBe('Hold the sound at main back by 220 ms')
+    const applied = applyEdits(clapped.traced.plan, first!.edits)
+    expect(applied.ok && codes(applied.value.plan)).toEqual([])
   })
 })

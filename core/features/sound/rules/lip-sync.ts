@@ -8,11 +8,13 @@ import {
   type Proposal,
   cameraPictures,
   heardFrom,
+  isPlugged,
   pluggedSounds,
   rule,
   runsTo,
 } from '#core/propose'
 import { listWords } from '#core/words'
+import { timesOf } from '../../time/facts'
 import { windowOf } from '../facts'
 
 export const lipSync = rule({
@@ -84,18 +86,32 @@ export const lipSync = rule({
   },
 })
 
-/** How early the sound from plugs is against the cameras, typically, ms: the least and the most. */
+/**
+ * How early the sound from plugs is against the cameras, ms: the least and the most at who hears it behind a switcher.
+ * Typical figures, but what was measured by a clap counts in their place while its way stays.
+ */
 export function errorsAt(
   traced: Traced,
   stage: DeviceNode,
 ): { readonly min: number; readonly max: number } | undefined {
-  const pictures = cameraPictures(traced, stage).map(({ ms }) => ms)
-  const sounds = pluggedSounds(traced, stage)
-  if (pictures.length === 0 || sounds.length === 0) return undefined
-  return {
-    min: Math.min(...pictures) - Math.max(...sounds.map(({ typ }) => typ)),
-    max: Math.max(...pictures) - Math.min(...sounds.map(({ typ }) => typ)),
-  }
+  // Without a clap nothing of it is worked out.
+  const clapped = (Object.keys(traced.plan.measured).length > 0 ? timesOf(traced) : [])
+    .filter(({ pictures }) => pictures[0]?.through.at(-1)?.device === stage.id)
+    .flatMap(({ pictures, sounds, pairs }) =>
+      pairs.flatMap(({ picture, sound, earlyMs, measured }) =>
+        measured?.holds
+          ? [{ source: pictures[picture]!.source, sound: sounds[sound]!.origin, earlyMs: earlyMs.typ }]
+          : [],
+      ),
+    )
+  const sounds = [...(traced.sound.mixes.get(stage.id) ?? [])].filter(([origin]) => isPlugged(traced, origin))
+  const errors = cameraPictures(traced, stage).flatMap(({ camera, ms }) =>
+    sounds.map(
+      ([origin, { typ }]) =>
+        clapped.find(clap => clap.source === camera.id && clap.sound === origin)?.earlyMs ?? ms - typ,
+    ),
+  )
+  return errors.length ? { min: Math.min(...errors), max: Math.max(...errors) } : undefined
 }
 
 /** Camera pictures that are further apart than the window is wide, beside sound from plugs. */

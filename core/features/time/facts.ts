@@ -1,0 +1,1 @@
+export { timesOf } from './sync'
