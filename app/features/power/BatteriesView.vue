@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { number } from 'yup'
 import { type Edit, emptyPlan, freshId, minutesOfDay, setEdit } from '#core/document'
 import type { Cell, Endurance } from '#core/features/power'
@@ -8,6 +8,8 @@ import { clockOf, figure, listWords } from '#core/words'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
+import BudgetPage from '~/ui/BudgetPage.vue'
+import BudgetRows from '~/ui/BudgetRows.vue'
 import FindingList from '~/ui/FindingList.vue'
 import { isTyped } from '~/ui/keys'
 import { batteryChart } from './batteryChart'
@@ -88,6 +90,18 @@ const make = (colour: (name: string) => string) =>
     colour,
   })
 
+const rows = computed(() =>
+  all.value.map(entry => ({
+    id: entry.device,
+    title: entry.name,
+    words: entry.charged
+      ? 'charged by what is behind it'
+      : listWords(entry.cells.map(cellWords)) || 'nobody knows its battery',
+    figures: [entry.charged || entry.unknown ? '' : span(entry.hours), ends(entry)],
+    grave: !entry.lasts,
+  })),
+)
+
 // --- what changes the plan ---
 const countSchema = number()
   .typeError('a whole number')
@@ -155,9 +169,7 @@ const loadable = computed(() =>
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 
 function choose(device: string | undefined): void {
-  if (device === undefined) return
-  chosen.value = device
-  void nextTick(() => document.getElementById(`battery-${device}`)?.scrollIntoView({ block: 'nearest' }))
+  if (device !== undefined) chosen.value = device
 }
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready' || isTyped(event))
@@ -182,67 +194,45 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <h2>Nothing lives on batteries</h2>
     <p>Cameras, phones, radio links and microphones that do stand here, with how long each lasts.</p>
   </div>
-  <div v-else class="two">
-    <section class="left" tabindex="0" aria-label="What lasts how long">
-      <h2>{{ sentence }}</h2>
-      <div v-if="known.on" class="chart">
-        <ChartFrame
-          label="What is left in each battery, against the clock"
-          :about="[known, times, chosen]"
-          :make="make"
+  <BudgetPage
+    v-else
+    :sentence="sentence"
+    :label="known.on ? 'What is left in each battery, against the clock' : undefined"
+    :about="[known, times, chosen]"
+    :make="make"
+    :height="280"
+    :aside="one?.name"
+  >
+    <BudgetRows v-model="chosen" label="Devices on batteries" :rows="rows" />
+    <p class="conditions">
+      <label
+        >Where batteries work it is
+        <TypedField
+          class="figures"
+          inputmode="decimal"
+          :value="plan.brief.coldC ?? ''"
+          :schema="celsiusSchema"
+          placeholder="20"
+          aria-label="Temperature, degrees Celsius"
+          @done="text => say('coldC', text === '' ? undefined : decimal(text), 'Say how cold it is')"
         />
-      </div>
-      <div class="list" role="listbox" aria-label="Devices on batteries" tabindex="0">
-        <div
-          v-for="entry in all"
-          :id="`battery-${entry.device}`"
-          :key="entry.device"
-          role="option"
-          class="row"
-          :class="{ on: entry.device === chosen }"
-          :aria-selected="entry.device === chosen"
-          @click="choose(entry.device)"
-        >
-          <b class="cut">{{ entry.name }}</b>
-          <span class="small quiet cut">{{
-            entry.charged
-              ? 'charged by what is behind it'
-              : listWords(entry.cells.map(cellWords)) || 'nobody knows its battery'
-          }}</span>
-          <span class="figures">{{ entry.charged || entry.unknown ? '' : span(entry.hours) }}</span>
-          <span class="figures" :class="{ strong: !entry.lasts }">{{ ends(entry) }}</span>
-        </div>
-      </div>
-      <p class="conditions">
-        <label
-          >Where batteries work it is
-          <TypedField
-            class="figures"
-            inputmode="decimal"
-            :value="plan.brief.coldC ?? ''"
-            :schema="celsiusSchema"
-            placeholder="20"
-            aria-label="Temperature, degrees Celsius"
-            @done="text => say('coldC', text === '' ? undefined : decimal(text), 'Say how cold it is')"
-          />
-          °C</label
-        >
-        <label class="check"
-          ><input
-            type="checkbox"
-            :checked="plan.brief.flies === true"
-            @change="say('flies', plan.brief.flies ? undefined : true, 'Say whether the show flies')"
-          />
-          people fly to the show with them</label
-        >
-      </p>
-      <p class="small quiet">
-        Four fifths of what is written on a battery count, less in the cold and of old ones; a bank gives 85&nbsp;%.
-        Needed is the time from switching on to the end and three tenths more. Charge under watch; damaged ones stay at
-        home.
-      </p>
-    </section>
-    <section v-if="one" class="right" :aria-label="one.name">
+        °C</label
+      >
+      <label class="check"
+        ><input
+          type="checkbox"
+          :checked="plan.brief.flies === true"
+          @change="say('flies', plan.brief.flies ? undefined : true, 'Say whether the show flies')"
+        />
+        people fly to the show with them</label
+      >
+    </p>
+    <p class="small quiet">
+      Four fifths of what is written on a battery count, less in the cold and of old ones; a bank gives 85&nbsp;%.
+      Needed is the time from switching on to the end and three tenths more. Charge under watch; damaged ones stay at
+      home.
+    </p>
+    <template v-if="one" #aside>
       <h3>{{ one.name }}</h3>
       <p class="quiet">
         Draws {{ figure(one.watts) }}&nbsp;W<template v-if="one.needHours !== undefined"
@@ -345,65 +335,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <option v-for="(circuit, id) in plan.circuits" :key="id" :value="id">{{ circuit.title }}</option>
         </select>
       </div>
-    </section>
-  </div>
+    </template>
+  </BudgetPage>
 </template>
 
 <style scoped>
-.two {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(300px, 380px);
-}
-.left {
-  padding: 16px 24px 12px;
-  overflow-y: auto;
-  min-height: 0;
-}
-h2,
-h3 {
-  font: 650 20px/1.3 var(--words);
-  margin: 0 0 8px;
-  max-width: 68ch;
-}
-h4 {
-  font: 650 15px/1.3 var(--words);
-  margin: 0 0 2px;
-}
-.chart {
-  height: 280px;
-}
-.list {
-  margin-top: 8px;
-  border-top: 1px solid var(--line);
-}
-.row {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) 110px 92px;
-  gap: 12px;
-  align-items: baseline;
-  padding: 7px 10px;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  cursor: pointer;
-}
-.row.on {
-  background: var(--raised);
-  border-left-color: var(--chosen);
-}
-.row .figures {
-  text-align: right;
-}
-.right {
-  border-left: 1px solid var(--border);
-  background: var(--surface);
-  padding: 16px 20px 24px;
-  overflow-y: auto;
-}
-.right p {
-  margin: 0 0 8px;
-}
 .cell {
   border-top: 1px solid var(--line);
   padding: 10px 0;
@@ -440,19 +376,5 @@ h4 {
 }
 .pick {
   max-width: 190px;
-}
-@media (max-width: 1000px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-    overflow: auto;
-  }
-  .left,
-  .right {
-    overflow: visible;
-  }
-  .right {
-    border-left: 0;
-    border-top: 1px solid var(--border);
-  }
 }
 </style>

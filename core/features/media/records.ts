@@ -43,6 +43,7 @@ export interface Recording {
   readonly device: string
   readonly name: string
   readonly coding: RecordCoding
+  readonly format: VideoFormat
   /** Tracks written at once: program, and inputs by themselves. */
   readonly tracks: number
   readonly mbps: number
@@ -111,6 +112,7 @@ const recordingsFact = fact<Traced, readonly Recording[]>('recordings', traced =
           device: node.id,
           name: node.device.name,
           coding,
+          format: writes.format,
           tracks: writes.tracks,
           mbps,
           needMBs: (mbps / 8) * WRITE_MARGIN,

@@ -4,7 +4,7 @@ import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { figure } from '#core/words'
 import { CODINGS, CODING_WORDS, type Medium, type RecordCoding } from '../collection'
-import { FAT32_BYTES, type Recording, recordingsOf } from '../records'
+import { FAT32_BYTES, type Recording, recordingsOf, trackMbps } from '../records'
 import { lastingText } from '../words'
 
 const gb = (value: number): string => `${figure(value, value < 100 ? 1 : 0)}\u00A0GB`
@@ -40,16 +40,10 @@ const idOf = (found: { at: { on: string } }): string | undefined =>
 /** A coding that takes less, at the recorder. */
 function lighter({ plan }: Traced, { recording }: Failing, fits: (share: number) => boolean): Proposal[] {
   const now = CODINGS.indexOf(recording.coding)
-  const rates: Readonly<Record<RecordCoding, number>> = {
-    'long': 45,
-    'intra-light': 102,
-    'intra': 147,
-    'intra-high': 220,
-    'intra-alpha': 400,
-  }
+  const rate = (coding: RecordCoding): number => trackMbps(recording.format, coding)
   return CODINGS.slice(0, now)
     .reverse()
-    .filter(coding => fits(rates[coding] / rates[recording.coding]))
+    .filter(coding => fits(rate(coding) / rate(recording.coding)))
     .slice(0, 1)
     .map(coding => {
       const draft = new Draft(plan)
@@ -98,7 +92,7 @@ export const mediumSmall = rule({
       ...(count <= 99
         ? [{ title: `${count} of ${one.medium.title}, changed in turn`.slice(0, 120), edits: more.edits }]
         : []),
-      ...lighter(traced, one, share => holdsGB >= needGB! * share * 1.02),
+      ...lighter(traced, one, share => holdsGB >= needGB! * share),
     ]
   },
 })
@@ -135,7 +129,7 @@ export const mediumSlow = rule({
         title: `A medium that takes ${mbs(speed)} in the place of ${one.medium.title}`.slice(0, 120),
         edits: draft.edits,
       },
-      ...lighter(traced, one, share => slowest(one) >= one.recording.needMBs * share * 1.02),
+      ...lighter(traced, one, share => slowest(one) >= one.recording.needMBs * share),
     ]
   },
 })
