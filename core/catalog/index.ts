@@ -1,3 +1,4 @@
+export { cutWords, keyScaleOf, ofSteps, stepWords, toSteps } from './key-scale'
 export { CONSTRAINTS } from './constraints'
 export {
   ACTS,
@@ -8,6 +9,7 @@ export {
   type Feed,
   KEY_KINDS,
   type KeyKind,
+  type KeyScale,
   type Keyer,
   TAPS,
   TAP_LAYERS,

@@ -223,6 +223,16 @@ export interface Surface {
   readonly confirms?: true
 }
 
+/** How a panel shows clip and gain: whole steps from 0 to the most. */
+export interface KeyScale {
+  readonly steps: number
+  /** Shown as a share in %, as a bare number, or, of the gain, as how steep it is (1 / (1 - gain), from 1 to the steps). */
+  readonly shows: 'percent' | 'number' | 'slope'
+}
+
+/** Where a data sheet says nothing: whole percents. */
+export const KEY_SCALE: KeyScale = { steps: 100, shows: 'percent' }
+
 export interface Keyer {
   readonly title: string
   /** Part of the transition, or laid over its result. */
@@ -253,6 +263,8 @@ export interface Mix {
   /** What a second press does while one runs. */
   readonly during: 'ignores' | 'finishes' | 'reverses'
   readonly keyers: readonly Keyer[]
+  /** Absent, as `KEY_SCALE`. */
+  readonly keyScale?: KeyScale
   /** The layers before a tap, where they are not the usual ones (`TAPS`). */
   readonly taps?: Readonly<Partial<Record<Feed, readonly TapLayer[]>>>
   readonly stills: number

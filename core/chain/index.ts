@@ -21,6 +21,7 @@ export {
   takesAnyEnd,
   wiresAt,
 } from './resolve'
+export { isMisread, rangeRead } from './reading'
 export { type Run, runsOf } from './runs'
 export { type DelayMs, type Signal, delayMs } from './signal'
 export { isReplaced, openingOf } from './sound'

@@ -1,4 +1,5 @@
 import type { EntryOf } from '#core/kernel'
+import { graphics } from '../features/keys/collection'
 import { destinations, uplinks } from '../features/line/collection'
 import { media } from '../features/media/collection'
 import { batteries, circuits } from '../features/power/collection'
@@ -30,6 +31,7 @@ export const DEFINITIONS = {
   looks,
   cues,
   overlays,
+  graphics,
   clips,
   kit,
   accepted,

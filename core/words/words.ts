@@ -71,3 +71,9 @@ export function clockOf(minutes: number): string {
   const m = ((Math.round(minutes) % 1440) + 1440) % 1440
   return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`
 }
+
+/** A share in percent, with as many digits as tell it: "31 %", "3.1 %", "0.31 %". */
+export const percent = (share: number): string => {
+  const value = share * 100
+  return `${figure(value, Math.abs(value) >= 9.95 || value === 0 ? 0 : Math.abs(value) >= 0.995 ? 1 : 2)}${SPACE}%`
+}

@@ -108,6 +108,10 @@ const mix = object(
       }),
       64,
     ),
+    keyScale: object(['steps', 'shows'], {
+      steps: whole(1, 255),
+      shows: oneOf(['percent', 'number', 'slope']),
+    }),
     taps: object([], Object.fromEntries(FEEDS.map(feed => [feed, listOf(oneOf(TAP_LAYERS), TAP_LAYERS.length)])), {
       minProperties: 1,
     }),

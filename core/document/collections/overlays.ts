@@ -1,5 +1,5 @@
 import { KEY_KINDS, type KeyKind } from '#core/catalog'
-import { collection, listOf, number, object, oneOf, ref } from '#core/kernel'
+import { collection, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 import { misfit, show } from '../problem'
 
 /** Something that is laid over a picture, and how it is cut out. */
@@ -17,7 +17,57 @@ export interface Overlay {
   readonly over?: string
   /** The segments in which it is used; absent, all. */
   readonly segments?: readonly string[]
+  /** What is shown: one of the plan's graphics; it may be gone. */
+  readonly graphic?: string
+  /** How the keyer is set, 0 .. 1, black-referenced: clear up to the clip, solid from clip + (1 - gain). */
+  readonly clip?: number
+  readonly gain?: number
+  readonly invert?: true
+  /** The keyer adds the fill instead of weighting it. */
+  readonly premultiplied?: true
+  /** What the source sends beside a key signal; absent, what the graphic's colours show. */
+  readonly sends?: FillKind
+  /** Of a key by colour: the screen, how far from it nothing is cut, its soft edge, and how much of its shine is taken. */
+  readonly screen?: readonly number[]
+  readonly tolerance?: number
+  readonly edge?: number
+  readonly spill?: number
 }
+
+/** A fill with its colours as they are, or weighted by how solid they are. */
+export const FILLS = ['straight', 'premultiplied'] as const
+export type FillKind = (typeof FILLS)[number]
+
+/** How a keyer stands: clip and gain 0 .. 1. */
+export interface Cut {
+  readonly clip: number
+  readonly gain: number
+  readonly invert?: boolean
+  readonly premultiplied?: boolean
+}
+
+/** Values that a key by brightness stands at until somebody has set them: clear up to 4 %, solid from 8 %. */
+const BY_BRIGHTNESS = { clip: 0.04, gain: 0.96 } as const
+const BY_SIGNAL = { clip: 0, gain: 0 } as const
+
+/** How the keyer of an overlay is set. */
+export const cutOf = ({ kind, clip, gain, invert, premultiplied }: Overlay): Cut => {
+  const usual = kind === 'linear' ? BY_SIGNAL : BY_BRIGHTNESS
+  return {
+    clip: clip ?? usual.clip,
+    gain: gain ?? usual.gain,
+    ...(invert ? { invert } : {}),
+    ...(premultiplied ? { premultiplied } : {}),
+  }
+}
+
+/** A painted screen and how a key by colour lets go of it; typical values until somebody has set them. */
+export const screenOf = ({ screen, tolerance, edge, spill }: Overlay) => ({
+  screen: (screen ?? [0, 177, 64]) as readonly [number, number, number],
+  tolerance: tolerance ?? 0.08,
+  edge: edge ?? 0.12,
+  spill: spill ?? 1,
+})
 
 /** A part of a picture: left and top edge, width and height, each a share of the whole, 0 .. 1. */
 export interface Box {
@@ -44,6 +94,16 @@ export const overlays = collection<Overlay>({
     box: object(['x', 'y', 'w', 'h'], { x: number(0, 1), y: number(0, 1), w: number(0.01, 1), h: number(0.01, 1) }),
     over: ref('slug'),
     segments: listOf(ref('slug'), 1000),
+    graphic: ref('slug'),
+    clip: number(0, 1),
+    gain: number(0, 1),
+    invert: said,
+    premultiplied: said,
+    sends: oneOf(FILLS),
+    screen: listOf(whole(0, 255), 3, 3),
+    tolerance: number(0, 1),
+    edge: number(0, 1),
+    spill: number(0, 1),
   }),
   misfit: (entries, at) => {
     for (const [id, { box }] of Object.entries(entries)) {

@@ -1,8 +1,6 @@
-import { type WireTrace, runWith, socketName, wireAt } from '#core/chain'
-import { own } from '#core/document'
+import { isMisread, rangeRead, runWith, socketName, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, rule, setTrait } from '#core/propose'
-import type { Range } from '#core/signal'
 
 export const rangeMisread = rule({
   code: 'F09',
@@ -18,7 +16,7 @@ export const rangeMisread = rule({
     },
   },
   find: (traced, say) =>
-    [...traced.trace.wires.values()].filter(misread).map(({ wire, signal }) =>
+    [...traced.trace.wires.values()].filter(isMisread).map(({ wire, signal }) =>
       say(
         signal!.range,
         { on: 'link', link: wire.id, part: 'to' },
@@ -36,16 +34,10 @@ export const rangeMisread = rule({
     const draft = new Draft(traced.plan)
     draft.set(['devices', node.id, 'ports', portId, 'range'], at.signal!.range)
     return [
-      ...setTrait(traced, at.signal!, 'ranges', reading(at)!, `${reading(at)} range`),
+      ...setTrait(traced, at.signal!, 'ranges', rangeRead(at)!, `${rangeRead(at)} range`),
       ...(port?.ranges?.includes(at.signal!.range)
         ? [{ title: `Read ${at.signal!.range} range at ${socketName(at.wire.to)}`, edits: draft.edits }]
         : []),
     ]
   },
 })
-
-/** What the input takes the values for; undefined where it goes by what is signalled. */
-const reading = ({ wire: { to } }: WireTrace): Range | undefined =>
-  to?.port?.ranges && (own(to.node.device.ports, to.portId)?.range ?? to.port.ranges[0])
-const misread = (at: WireTrace): boolean =>
-  at.arrives && at.signal !== undefined && reading(at) !== undefined && reading(at) !== at.signal.range

@@ -1,0 +1,78 @@
+import { collection, listOf, mapOf, number, object, ref, said, whole } from '#core/kernel'
+
+/** A colour and how solid it is, 0 .. 255 each. */
+export type InkValue = readonly number[]
+
+/** Words of a graphic in a box, as shares of it. */
+export interface WordBox {
+  readonly x: number
+  readonly y: number
+  readonly w: number
+  readonly h: number
+  /** Height of its capital letters, a share of the graphic's height; absent, nothing stands out there. */
+  readonly letters?: number
+  /** Colour of the letters and of what lies behind them, where their contrast is at its 5th percentile. */
+  readonly ink?: InkValue
+  readonly plate?: InkValue
+}
+
+/**
+ * A picture that is laid over others, with what was counted on its pixels when it came in: all that its keys are judged
+ * on. The file itself is kept by its hash beside the plans.
+ */
+export interface Graphic {
+  readonly title: string
+  readonly order: number
+  /** SHA-256 of its PNG file, hexadecimal. */
+  readonly file: string
+  /** Pixels. */
+  readonly width: number
+  readonly height: number
+  /** The file does not say how solid its pixels are. */
+  readonly opaque?: true
+  /** Some of its colours are brighter than over black they can be: it is certainly not weighted by how solid it is. */
+  readonly straight?: true
+  /** Median colour of the outermost 2 % of an opaque one, 0 .. 255. */
+  readonly ground?: readonly number[]
+  /** Pixels by brightness and solidity; absent, nobody counted them. */
+  readonly cells?: string
+  /** The same inside the words. */
+  readonly wordCells?: string
+  readonly words?: Readonly<Record<string, WordBox>>
+}
+
+const colour = (n: number) => listOf(whole(0, 255), n, n)
+const CELLS = { type: 'string', pattern: '^[A-Za-z0-9_-]{2,80000}$' }
+
+export const graphics = collection<Graphic>({
+  name: 'graphics',
+  entry: 'graphic',
+  about:
+    'Pictures that are laid over others: their file by its hash, their words, and what was counted on their pixels.',
+  most: 500,
+  schema: object(['title', 'order', 'file', 'width', 'height'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    file: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+    width: whole(1, 8192),
+    height: whole(1, 8192),
+    opaque: said,
+    straight: said,
+    ground: colour(3),
+    cells: CELLS,
+    wordCells: CELLS,
+    words: mapOf(
+      object(['x', 'y', 'w', 'h'], {
+        x: number(0, 1),
+        y: number(0, 1),
+        w: number(0.001, 1),
+        h: number(0.001, 1),
+        letters: number(0, 1),
+        ink: colour(4),
+        plate: colour(4),
+      }),
+      100,
+    ),
+  }),
+  words: ({ title, width, height }) => `${title}, ${width}x${height}`,
+})

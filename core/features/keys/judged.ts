@@ -1,0 +1,169 @@
+import { type KeyScale, keyScaleOf, ofSteps, toSteps } from '#core/catalog'
+import { type Traced, isMisread } from '#core/chain'
+import { type Cut, type FillKind, type GraphicEntry, type Overlay, type WordBox, cutOf, own } from '#core/document'
+import { fact } from '#core/kernel'
+import {
+  type Cells,
+  LIMITS,
+  type Measured,
+  type Misread,
+  type Setting,
+  WOBBLE,
+  type Way,
+  findSetting,
+  guaranteed,
+  matteTable,
+  measured,
+  readCells,
+  sentLuma,
+} from '#core/picture'
+import { runInto } from '#core/run'
+import { type Laid, allLaid } from './laid'
+
+/** An overlay whose graphic is in the plan, with what its key makes of it. */
+export interface Judged {
+  readonly laid: Laid
+  readonly id: string
+  readonly graphic: GraphicEntry
+  readonly scale: KeyScale
+  /** As the panel can be set. */
+  readonly cut: Cut
+  /** What the source sends; undefined where neither the file nor anybody says. */
+  readonly sends: FillKind | undefined
+  readonly misread: Misread | undefined
+  /** Keys by brightness and by a key signal alone, where the graphic's pixels were counted. */
+  readonly pixels?: {
+    readonly way: Way
+    readonly cells: Cells
+    readonly wordCells?: Cells
+    readonly found: Measured
+    readonly wordsLost?: number
+  }
+}
+
+const wayOf = ({ kind }: Overlay): Way | undefined => (kind === 'luma' || kind === 'linear' ? kind : undefined)
+
+/** A cut as the steps of a panel have it. */
+export const settable = (scale: KeyScale, cut: Cut): Cut => {
+  const { clip, gain } = toSteps(scale, cut)
+  return { ...cut, ...ofSteps(scale, clip, gain) }
+}
+
+const PERCENTS: KeyScale = { steps: 100, shows: 'percent' }
+
+function judge(traced: Traced, laid: Laid): Judged | undefined {
+  const { id, overlay, node, input } = laid
+  const graphic = overlay.graphic === undefined ? undefined : own(traced.plan.graphics, overlay.graphic)
+  if (!graphic) return undefined
+  const scale = node ? keyScaleOf(node.model) : PERCENTS
+  const cut = settable(scale, cutOf(overlay))
+  const last = node && input !== undefined ? runInto(traced, { device: node.id, port: input })?.links.at(-1) : undefined
+  const misread: Misread | undefined =
+    last && isMisread(last) ? (last.signal!.range === 'narrow' ? 'narrow as full' : 'full as narrow') : undefined
+  const way = wayOf(overlay)
+  const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, graphic.opaque === true)
+  const wordCells = graphic.wordCells === undefined ? undefined : readCells(graphic.wordCells, graphic.opaque === true)
+  const wordsLost = way && wordCells && measured(wordCells, way, cut, misread).lost
+  return {
+    laid,
+    id,
+    graphic,
+    scale,
+    cut,
+    sends: overlay.sends ?? (graphic.straight ? 'straight' : undefined),
+    misread,
+    ...(way && cells
+      ? {
+          pixels: {
+            way,
+            cells,
+            ...(wordCells ? { wordCells } : {}),
+            found: measured(cells, way, cut, misread),
+            ...(wordsLost === undefined ? {} : { wordsLost }),
+          },
+        }
+      : {}),
+  }
+}
+
+const judgedFact = fact<Traced, readonly Judged[]>('keys measured', traced =>
+  allLaid(traced).flatMap(laid => judge(traced, laid) ?? []),
+)
+
+/** Every overlay with a graphic, as its key makes it. */
+export const allJudged = (traced: Traced): readonly Judged[] => traced.ask(judgedFact)
+
+export const judgedAt = (traced: Traced, id: string): Judged | undefined => allJudged(traced).find(one => one.id === id)
+
+/** The best setting that the panel can have; undefined where nothing can be judged, or the key goes by a key signal. */
+export const bestSetting = ({ pixels, scale, cut, misread }: Judged): Setting | undefined =>
+  pixels?.way === 'luma'
+    ? findSetting(
+        pixels.cells,
+        pixels.wordCells,
+        { steps: scale.steps, toCut: (clip, gain) => ofSteps(scale, clip, gain) },
+        cut,
+        misread,
+      )
+    : undefined
+
+/** What goes wrong with a key, the first that explains the rest: nothing else is told of it then. */
+export type KeyFault = 'invert' | 'dark' | 'ground' | 'eaten' | 'haze' | 'edges'
+
+export function faultOf({ graphic, cut, pixels, misread }: Judged): KeyFault | undefined {
+  if (!pixels) return undefined
+  const { way, cells, found, wordsLost } = pixels
+  const haze = found.haze ?? 0
+  const ground = graphic.ground
+  const groundLuma = ground ? sentLuma([ground[0]!, ground[1]!, ground[2]!, 255]) : 0
+  if (way === 'luma' && graphic.opaque && groundLuma > 127 && !cut.invert) return 'invert'
+  if (lostTooMuch(found.lost, wordsLost)) {
+    // What no clip can bring back without its ground is dark itself; the rest is a matter of the setting.
+    const brightest = cells.counts.reduce(
+      (most, y, i) => (i % 3 === 0 && cells.counts[i + 1] === 0 ? Math.max(most, y) : most),
+      0,
+    )
+    const gentle = { ...cut, clip: Math.min(1, (brightest + WOBBLE) / 255), gain: 1 }
+    const kept = measured(cells, way, gentle, misread)
+    const words = pixels.wordCells && measured(pixels.wordCells, way, gentle, misread).lost
+    return way === 'luma' && !cut.invert && lostTooMuch(kept.lost, words) ? 'dark' : 'eaten'
+  }
+  if (way === 'luma' && graphic.opaque && !cut.invert && groundLuma > 0 && haze > LIMITS.groundStays) return 'ground'
+  if (haze > LIMITS.haze) return 'haze'
+  return found.soft !== undefined && found.soft < LIMITS.soft ? 'edges' : undefined
+}
+
+const lostTooMuch = (lost: number | undefined, words: number | undefined): boolean =>
+  (lost ?? 0) > LIMITS.lost || (words ?? 0) > LIMITS.wordsLost
+
+/** The fill is keyed as what it is not; undefined where that is not known, or makes no difference. */
+export function flagWrong({ laid: { overlay }, sends, cut, pixels }: Judged): FillKind | undefined {
+  if (!pixels || (pixels.way === 'linear' && sends === undefined)) return undefined
+  // What is cut out by its own brightness lies on black, and is weighted once more by most switchers.
+  if (pixels.way === 'luma') return undefined
+  const taken: FillKind = cut.premultiplied ? 'premultiplied' : 'straight'
+  return overlay.kind === 'linear' && taken !== sends ? sends : undefined
+}
+
+/** Contrast that words keep over any picture; undefined where their colours are not known. */
+export function contrastOf({ laid: { overlay }, cut, misread }: Judged, { ink, plate }: WordBox): number | undefined {
+  if (!ink || !plate) return undefined
+  const [one, other] = [ink, plate].map(([r = 0, g = 0, b = 0, a = 0]) => [r, g, b, a] as const)
+  if (overlay.kind === 'linear') {
+    const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
+    return guaranteed(one!, other!, table[one![3]]!, table[other![3]]!)
+  }
+  if (overlay.kind !== 'luma') return guaranteed(one!, other!)
+  const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
+  return guaranteed(one!, other!, table[sentLuma(one!)]!, table[sentLuma(other!)]!)
+}
+
+/** A box of words where it stands in the picture, shares of it. */
+export function standing({ box }: Overlay, { x, y, w, h }: Pick<WordBox, 'x' | 'y' | 'w' | 'h'>) {
+  const { x: left, y: top, w: width, h: height } = box ?? { x: 0, y: 0, w: 1, h: 1 }
+  return { x: left + x * width, y: top + y * height, w: w * width, h: h * height }
+}
+
+/** Words by the order in which they are read: from above, from the left. */
+export const wordsOf = ({ words }: GraphicEntry): [string, WordBox][] =>
+  Object.entries(words ?? {}).sort(([a, p], [b, q]) => p.y - q.y || p.x - q.x || (a < b ? -1 : 1))

@@ -1,0 +1,50 @@
+import { cutWords } from '#core/catalog'
+import type { Traced } from '#core/chain'
+import { Draft, type Proposal, connectTo, freeInputs } from '#core/propose'
+import type { Setting } from '#core/picture'
+import { pairsOf } from './facts'
+import { type Judged, bestSetting } from './judged'
+
+/** An overlay's keyer set as was found. */
+export function setTo({ plan }: Traced, { id, scale }: Judged, { cut }: Pick<Setting, 'cut'>): Proposal {
+  const draft = new Draft(plan)
+  draft.set(['overlays', id, 'clip'], Number(cut.clip.toFixed(6)))
+  draft.set(['overlays', id, 'gain'], Number(cut.gain.toFixed(6)))
+  return { title: `Set ${cutWords(scale, cut)}`, edits: draft.edits }
+}
+
+/** Clip and gain that were found to be the best. */
+export function findIt(traced: Traced, judged: Judged): Proposal[] {
+  const best = bestSetting(judged)
+  return best ? [setTo(traced, judged, best)] : []
+}
+
+/** Fill and key in the place of one picture on black, where the source has both and a keyer takes them. */
+export function byPair(traced: Traced, { id, graphic, laid: { overlay, node } }: Judged): Proposal[] {
+  if (!node || graphic.opaque || !node.model.mix?.keyers.some(({ kinds }) => kinds.includes('linear'))) return []
+  const pair = pairsOf(traced).find(one => one.node.id === overlay.fill)
+  if (!pair) return []
+  const draft = new Draft(traced.plan)
+  draft.set(['overlays', id, 'kind'], 'linear')
+  for (const field of ['key', 'clip', 'gain', 'invert', 'premultiplied'] as const)
+    if (overlay[field] !== undefined) draft.set(['overlays', id, field])
+  const title = `Key ${overlay.title} by the key signal of ${pair.node.device.name}`
+  const end = pair.runs.key?.end
+  if (end?.device === node.id) return [{ title: title.slice(0, 120), edits: draft.edits }]
+  const inputs = freeInputs(traced, node.id).filter(input => input.node.id === node.id)
+  return connectTo(
+    traced,
+    { node: pair.node, portId: 'key', port: pair.node.model.ports.key },
+    inputs,
+    `Key ${overlay.title} by its key signal, into`,
+  ).map(({ title: words, edits }) => ({ title: words.slice(0, 120), edits: [...draft.edits, ...edits] }))
+}
+
+/** Its own settings back to where a key signal stands untouched. */
+export function asSent({ plan }: Traced, { id, laid: { overlay } }: Judged): Proposal[] {
+  if (overlay.kind !== 'linear') return []
+  const draft = new Draft(plan)
+  for (const field of ['clip', 'gain', 'invert'] as const)
+    if (overlay[field] !== undefined) draft.set(['overlays', id, field])
+  return draft.edits.length ? [{ title: 'Clip 0, gain 0: as solid as the key signal says', edits: draft.edits }] : []
+}

@@ -1,0 +1,48 @@
+import type { GraphicEntry, WordBox } from '#core/document'
+import { type Graphic, type Region, cellsOf, cellsText, lettering, meant, straightPixels } from '#core/picture'
+
+/** A box in shares as whole pixels of a graphic. */
+export const regionOf = (
+  { width, height }: Pick<Graphic, 'width' | 'height'>,
+  { x, y, w, h }: Pick<WordBox, 'x' | 'y' | 'w' | 'h'>,
+): Region => ({
+  left: Math.round(x * width),
+  top: Math.round(y * height),
+  right: Math.round((x + w) * width),
+  bottom: Math.round((y + h) * height),
+})
+
+/** What is found of the words in a box. */
+export function wordFound(graphic: Graphic, { x, y, w, h }: Pick<WordBox, 'x' | 'y' | 'w' | 'h'>): WordBox {
+  const found = lettering(graphic, regionOf(graphic, { x, y, w, h }))
+  return {
+    x,
+    y,
+    w,
+    h,
+    ...(found
+      ? { letters: Number((found.height / graphic.height).toFixed(6)), ink: found.ink, plate: found.plate }
+      : {}),
+  }
+}
+
+/** What the plan keeps of a graphic: its file's hash, and all that was counted on its pixels. */
+export function graphicEntry(
+  graphic: Graphic,
+  { title, order, file }: Pick<GraphicEntry, 'title' | 'order' | 'file'>,
+  words: GraphicEntry['words'] = {},
+): GraphicEntry {
+  const found = Object.fromEntries(Object.entries(words).map(([id, box]) => [id, wordFound(graphic, box)]))
+  const regions = Object.values(found).map(box => regionOf(graphic, box))
+  return {
+    title,
+    order,
+    file,
+    width: graphic.width,
+    height: graphic.height,
+    ...(graphic.opaque ? { opaque: true, ground: meant(graphic).ground } : {}),
+    ...(straightPixels(graphic) > 0 ? { straight: true } : {}),
+    cells: cellsText(cellsOf(graphic)),
+    ...(regions.length ? { wordCells: cellsText(cellsOf(graphic, regions)), words: found } : {}),
+  }
+}

@@ -1,0 +1,33 @@
+import { text } from '#core/kernel'
+import { Draft, rule } from '#core/propose'
+import { allJudged, bestSetting, faultOf, judgedAt } from '../judged'
+import { setTo } from '../mend'
+
+export const invertMissing = rule({
+  code: 'K10',
+  about: 'Dark marks on a light board are cut out by brightness without turning the key round.',
+  messages: {
+    board: {
+      severity: 'Q',
+      says: '{overlay} is dark on a light ground, and its key is not turned round: the ground is laid over the picture, and the marks are cut out of it.',
+    },
+  },
+  find: (traced, say) =>
+    allJudged(traced).flatMap(judged =>
+      faultOf(judged) === 'invert'
+        ? [say('board', { on: 'overlay', overlay: judged.id }, { overlay: text(judged.laid.overlay.title) })]
+        : [],
+    ),
+  remedies: (traced, { at }) => {
+    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    if (!judged) return []
+    const draft = new Draft(traced.plan)
+    draft.set(['overlays', judged.id, 'invert'], true)
+    const best = bestSetting({ ...judged, cut: { ...judged.cut, invert: true } })
+    const set = best && setTo(traced, judged, best)
+    return [
+      { title: 'Turn the key round', edits: draft.edits },
+      ...(set ? [{ title: `Turn the key round, ${set.title.slice(4)}`, edits: [...draft.edits, ...set.edits] }] : []),
+    ]
+  },
+})

@@ -1,0 +1,39 @@
+import { type Faulty } from '../../../../testing/cases'
+import { CLEAR, kept, patches } from '../../../../testing/graphics'
+import { onBlackPage } from '../../../../testing/overlaid'
+
+/** White letters on a dark plate, both in whole pixels of 160 x 90. */
+const caption = (x: number, y: number, letters: number) =>
+  kept(
+    patches(160, 90, CLEAR, [
+      [x, y, 60, letters + 8, [60, 60, 120, 255]],
+      [x + 8, y + 4, 20, letters, [255, 255, 255, 255]],
+    ]),
+    { name: { x: x / 160, y: y / 90, w: 60 / 160, h: (letters + 8) / 90 } },
+  )
+
+export const CASES: readonly Faulty[] = [
+  {
+    name: 'words at the edge of the picture',
+    gives: ['K13'],
+    plan: onBlackPage(caption(2, 60, 9)),
+    offers: ['Move Names into the safe part'],
+    says: ['outside of the middle 90\u00A0%'],
+  },
+  {
+    name: 'letters of three lines',
+    gives: ['K13'],
+    // 3 of 90 is 3.3 %.
+    plan: onBlackPage(caption(20, 50, 3)),
+    offers: ['Give up Names'],
+    says: ['3.3\u00A0% of the picture'],
+  },
+  {
+    name: 'a caption made half as large',
+    gives: ['K13'],
+    // 6 of 90 is 6.7 %, and half of that 3.3 %.
+    plan: onBlackPage(caption(20, 50, 6), { box: { x: 0.3, y: 0.3, w: 0.5, h: 0.5 } }),
+    offers: ['Show Names over the whole picture'],
+    says: ['3.3\u00A0% of the picture'],
+  },
+]

@@ -1,0 +1,88 @@
+import { text } from '#core/kernel'
+import { LIMITS } from '#core/picture'
+import { Draft, type Proposal, rule } from '#core/propose'
+import type { Traced } from '#core/chain'
+import { percent } from '#core/words'
+import { type Judged, allJudged, judgedAt, standing, wordsOf } from '../judged'
+import { without } from '../offers'
+
+export const wordsOutside = rule({
+  code: 'K13',
+  about: 'Words stand outside of the safe part of the picture, or are too small to be read on a phone.',
+  messages: {
+    outside: {
+      severity: 'Q',
+      says: 'Words of {overlay} stand outside of the middle 90\u00A0% of the picture: a screen may cut them off.',
+    },
+    small: {
+      severity: 'Q',
+      says: 'The letters of {overlay} are {height} of the picture high: below 4\u00A0% they are not read on a phone.',
+    },
+  },
+  find: (traced, say) =>
+    allJudged(traced).flatMap(judged => {
+      const at = { on: 'overlay', overlay: judged.id } as const
+      const overlay = text(judged.laid.overlay.title)
+      const least = leastLetters(judged)
+      return [
+        ...(isOutside(judged) ? [say('outside', at, { overlay })] : []),
+        ...(least !== undefined && least < LIMITS.letters
+          ? [say('small', at, { overlay, height: text(percent(least)) })]
+          : []),
+      ]
+    }),
+  remedies: (traced, { at, says }) => {
+    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    if (!judged) return []
+    return [...(says === 'outside' ? inside(traced, judged) : whole(traced, judged)), without(traced, judged.laid)]
+  },
+})
+
+const EDGE = (1 - LIMITS.safe) / 2
+/** Rounding of shares. */
+const CLOSE = 1e-6
+
+function isOutside({ laid: { overlay }, graphic }: Judged): boolean {
+  return wordsOf(graphic).some(([, word]) => {
+    const { x, y, w, h } = standing(overlay, word)
+    return Math.min(x, y) < EDGE - CLOSE || Math.max(x + w, y + h) > 1 - EDGE + CLOSE
+  })
+}
+
+/** Height of the smallest letters, a share of the picture's. */
+function leastLetters({ laid: { overlay }, graphic }: Judged): number | undefined {
+  const known = wordsOf(graphic).flatMap(([, { letters }]) => (letters ? [letters * (overlay.box?.h ?? 1)] : []))
+  return known.length ? Math.min(...known) : undefined
+}
+
+/** Its box moved, or made smaller, until its words stand inside. */
+function inside({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged): Proposal[] {
+  const words = wordsOf(graphic).map(([, word]) => word)
+  const box = overlay.box ?? { x: 0, y: 0, w: 1, h: 1 }
+  const axis = (from: 'x' | 'y', size: 'w' | 'h') => {
+    const low = Math.min(...words.map(word => word[from]))
+    const high = Math.max(...words.map(word => word[from] + word[size]))
+    const scale = Math.min(box[size], LIMITS.safe / Math.max(high - low, 1e-9))
+    return { scale, low, high }
+  }
+  const [across, down] = [axis('x', 'w'), axis('y', 'h')]
+  const share = Math.min(across.scale / box.w, down.scale / box.h)
+  const place = (at: number, length: number, { low, high }: { low: number; high: number }) => {
+    // First where the words stand inside, then within the picture.
+    const inner = Math.min(1 - EDGE - high * length, Math.max(EDGE - low * length, at))
+    return Math.min(1 - length, Math.max(0, inner))
+  }
+  const round = (value: number) => Number(value.toFixed(6))
+  const [w, h] = [round(box.w * share), round(box.h * share)]
+  const draft = new Draft(plan)
+  draft.set(['overlays', id, 'box'], { x: round(place(box.x, w, across)), y: round(place(box.y, h, down)), w, h })
+  return [{ title: `Move ${overlay.title} into the safe part`.slice(0, 120), edits: draft.edits }]
+}
+
+/** Over the whole picture, where it was made smaller. */
+function whole({ plan }: Traced, { id, laid: { overlay } }: Judged): Proposal[] {
+  if (!overlay.box) return []
+  const draft = new Draft(plan)
+  draft.set(['overlays', id, 'box'])
+  return [{ title: `Show ${overlay.title} over the whole picture`.slice(0, 120), edits: draft.edits }]
+}

@@ -1,0 +1,42 @@
+import { text } from '#core/kernel'
+import { LIMITS } from '#core/picture'
+import { rule } from '#core/propose'
+import { type Judged, allJudged, contrastOf, faultOf, judgedAt, wordsOf } from '../judged'
+import { byPair } from '../mend'
+import { without } from '../offers'
+
+export const wordsPale = rule({
+  code: 'K12',
+  about: 'Words may be as bright as the picture behind them: they are not read then.',
+  messages: {
+    pale: {
+      severity: 'Q',
+      says: 'Over some pictures the words of {overlay} have a contrast of {contrast} to 1 to what lies behind them; 3 is the least that is read.',
+    },
+  },
+  find: (traced, say) =>
+    allJudged(traced).flatMap(judged => {
+      const worst = leastContrast(judged)
+      return worst !== undefined && worst < LIMITS.contrast
+        ? [
+            say(
+              'pale',
+              { on: 'overlay', overlay: judged.id },
+              { overlay: text(judged.laid.overlay.title), contrast: text(worst.toFixed(1)) },
+            ),
+          ]
+        : []
+    }),
+  remedies: (traced, { at }) => {
+    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    return judged ? [...byPair(traced, judged), without(traced, judged.laid)] : []
+  },
+})
+
+/** Of words that are cut away nothing is said: what took them is. */
+function leastContrast(judged: Judged): number | undefined {
+  const fault = faultOf(judged)
+  if (fault === 'dark' || fault === 'eaten' || fault === 'invert') return undefined
+  const known = wordsOf(judged.graphic).flatMap(([, word]) => contrastOf(judged, word) ?? [])
+  return known.length ? Math.min(...known) : undefined
+}

@@ -1,0 +1,127 @@
+import { luma } from './key'
+import { type Colour, type Pixels, plain } from './pixels'
+
+/**
+ * A graphic as its file has it: rows from the top, four bytes a pixel (red, green, blue, how solid), the colour not yet
+ * weighted by how solid it is. `opaque`: the file does not say how solid its pixels are, and all are taken as solid.
+ */
+export interface Graphic extends Pixels {
+  readonly opaque: boolean
+}
+
+/** The colour weighted by how solid it is, over black, rounded half up: what a page on black looks like. */
+export function onBlack({ width, height, data }: Graphic): Pixels {
+  const to = plain(width, height)
+  for (let i = 0; i < data.length; i += 4) {
+    const a = data[i + 3]!
+    for (let c = 0; c < 3; c++) to.data[i + c] = Math.floor((data[i + c]! * a) / 255 + 0.5)
+  }
+  return to
+}
+
+/** The colour alone. */
+export function asStraight({ width, height, data }: Graphic): Pixels {
+  const to = plain(width, height)
+  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) to.data[i + c] = data[i + c]!
+  return to
+}
+
+/** How solid it is, as a picture in greys: the key signal. */
+export function keySignal({ width, height, data }: Graphic): Pixels {
+  const to = plain(width, height)
+  for (let i = 0; i < data.length; i += 4) to.data[i] = to.data[i + 1] = to.data[i + 2] = data[i + 3]!
+  return to
+}
+
+/** By more than this a channel must differ from the ground, codes, to be no ground. */
+const UNLIKE = 8
+/** Share of the frame's shorter side that counts as its outside. */
+const OUTER = 0.02
+
+/** The median colour of the outermost 2 % of a picture. */
+export function groundOf({ width, height, data }: Pixels): Colour {
+  const edge = Math.max(1, Math.round(OUTER * Math.min(width, height)))
+  const counts = [0, 1, 2].map(() => new Uint32Array(256))
+  let all = 0
+  for (let y = 0; y < height; y++) {
+    const inner = y >= edge && y < height - edge
+    for (let x = 0; x < width; x++) {
+      if (inner && x === edge && width > 2 * edge) x = width - edge
+      const i = (y * width + x) * 4
+      for (let c = 0; c < 3; c++) counts[c]![data[i + c]!]!++
+      all++
+    }
+  }
+  const median = (of: Uint32Array) => {
+    let sum = 0
+    for (let code = 0; code < 256; code++) if ((sum += of[code]!) * 2 >= all) return code
+    return 255
+  }
+  return [median(counts[0]!), median(counts[1]!), median(counts[2]!)]
+}
+
+/** What is true of a pixel of an opaque picture: its ground, seen to be none, or like the ground but enclosed. */
+const GROUND = 0
+export const HOLE = 127
+const SEEN = 255
+
+/**
+ * How solid each pixel of an opaque picture is meant to be, as far as it can be seen: 255 where it differs from its
+ * ground by more than 8 codes, 0 for ground that reaches the frame's edge, 127 for what is like the ground but enclosed.
+ */
+export function seenTruth(picture: Pixels): { readonly truth: Uint8Array; readonly ground: Colour } {
+  const { width, height, data } = picture
+  const ground = groundOf(picture)
+  const truth = new Uint8Array(width * height).fill(HOLE)
+  for (let p = 0; p < truth.length; p++)
+    for (let c = 0; c < 3; c++) if (Math.abs(data[p * 4 + c]! - ground[c]!) > UNLIKE) truth[p] = SEEN
+  const open: number[] = []
+  const reach = (p: number) => {
+    if (truth[p] !== HOLE) return
+    truth[p] = GROUND
+    open.push(p)
+  }
+  for (let x = 0; x < width; x++) {
+    reach(x)
+    reach((height - 1) * width + x)
+  }
+  for (let y = 0; y < height; y++) {
+    reach(y * width)
+    reach(y * width + width - 1)
+  }
+  for (let p = open.pop(); p !== undefined; p = open.pop()) {
+    const x = p % width
+    if (x > 0) reach(p - 1)
+    if (x < width - 1) reach(p + 1)
+    if (p >= width) reach(p - width)
+    if (p + width < truth.length) reach(p + width)
+  }
+  return { truth, ground }
+}
+
+/** Codes by which a colour may lie above how solid it is and still be one over black: rounding. */
+const ROUNDING = 2
+
+/** Pixels whose colour is brighter than a page on black can have it there: such a file is certainly straight. */
+export function straightPixels({ data, opaque }: Graphic): number {
+  if (opaque) return 0
+  let found = 0
+  for (let i = 0; i < data.length; i += 4)
+    if (Math.max(data[i]!, data[i + 1]!, data[i + 2]!) > data[i + 3]! + ROUNDING && data[i + 3]! > 0) found++
+  return found
+}
+
+/** Brightness of what is sent over black, by pixel; and how solid each is meant to be. */
+export function meant(graphic: Graphic): {
+  readonly y: Uint8Array
+  readonly truth: Uint8Array
+  readonly ground: Colour
+} {
+  const sent = graphic.opaque ? graphic : onBlack(graphic)
+  const y = new Uint8Array(graphic.width * graphic.height)
+  for (let p = 0; p < y.length; p++) y[p] = luma(sent.data[p * 4]!, sent.data[p * 4 + 1]!, sent.data[p * 4 + 2]!)
+  if (graphic.opaque) return { y, ...seenTruth(graphic) }
+  const truth = new Uint8Array(y.length)
+  for (let p = 0; p < truth.length; p++) truth[p] = graphic.data[p * 4 + 3]!
+  return { y, truth, ground: [0, 0, 0] }
+}
