@@ -177,7 +177,7 @@ describe('measures', () => {
           )
         }
         const rank = (clip: number, gain: number) =>
-          [hazyAt(clip, gain), byPixels(graphic, 'luma', clip, gain, invert).lost!] as const
+          [hazyAt(clip, gain), measured(cells, 'luma', { clip, gain, invert }).lost!] as const
         const mine = rank(best.cut.clip, best.cut.gain)
         for (let clip = 0; clip <= steps; clip++)
           for (let gain = 0; gain <= steps; gain++) {

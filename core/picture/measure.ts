@@ -121,8 +121,12 @@ function sums({ counts, opaque }: Cells): Sums {
 /** Pixels lost at a table: those whose meant solidity is more than twice what they get. */
 function lostAt({ solidFrom }: Sums, table: Float64Array): number {
   let lost = 0
-  // a < alpha / 2 from the first whole code above 510 a on.
-  for (let y = 0; y < 256; y++) lost += solidFrom[y * 257 + Math.min(256, Math.floor(table[y]! * 510 + 1e-9) + 1)]!
+  for (let y = 0; y < 256; y++) {
+    // The first code of which less than half is left; rounding may put it one to either side.
+    let from = Math.min(255, Math.floor(table[y]! * 510))
+    while (from <= 255 && !(table[y]! < from / 255 / 2)) from++
+    lost += solidFrom[y * 257 + from]!
+  }
   return lost
 }
 

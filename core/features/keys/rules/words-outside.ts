@@ -62,7 +62,8 @@ function inside({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged): P
   const axis = (from: 'x' | 'y', size: 'w' | 'h') => {
     const low = Math.min(...words.map(word => word[from]))
     const high = Math.max(...words.map(word => word[from] + word[size]))
-    const scale = Math.min(box[size], LIMITS.safe / Math.max(high - low, 1e-9))
+    // The words fit into the safe part, and can be pushed there without the box leaving the picture.
+    const scale = Math.min(box[size], LIMITS.safe / (high - low), (1 - EDGE) / (1 - low), (1 - EDGE) / high)
     return { scale, low, high }
   }
   const [across, down] = [axis('x', 'w'), axis('y', 'h')]
