@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   resolve: { alias: { '~': fileURLToPath(new URL('./app', import.meta.url)) } },
   test: {
-    include: ['{core,app,server,cli,testing,scripts}/**/*.test.ts'],
+    include: ['{core,shared,app,server,cli,testing,scripts}/**/*.test.ts'],
     exclude: ['server/tests/{api,disk,kill,upgrade}.test.ts', 'node_modules/**'],
     // Every file loads the whole engine: once for all of them halves the time.
     isolate: false,

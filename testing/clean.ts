@@ -1,9 +1,42 @@
 import type { Plan } from '#core/document'
+import { CLEAR, kept, patches } from './graphics'
+import { byPair, onBlackPage } from './overlaid'
 import { fmt, plan, worked } from './plans'
+
+/** White letters of 10 % of the picture's height on a blue plate, in the lower part; 160 x 90 pixels. */
+const CARD = patches(160, 90, CLEAR, [
+  [20, 62, 90, 17, [60, 60, 120, 255]],
+  [28, 66, 40, 9, [255, 255, 255, 255]],
+])
+const CARD_WORDS = { name: { x: 20 / 160, y: 62 / 90, w: 90 / 160, h: 17 / 90 } }
+/** The same with a black shadow of a third below it, which a key signal alone brings. */
+const SHADED = patches(160, 90, CLEAR, [
+  [22, 64, 92, 18, [0, 0, 0, 90]],
+  [20, 62, 90, 17, [60, 60, 120, 255]],
+  [28, 66, 40, 9, [255, 255, 255, 255]],
+])
 
 /** Plans that raise nothing, of different kinds of show. */
 export const CLEAN: Readonly<Record<string, Plan>> = {
   'nothing yet': plan({ devices: {} }),
+  'a caption with its shadow by fill and key': byPair(kept(SHADED, CARD_WORDS)),
+  'a fill that is weighted, and taken as that': byPair(
+    kept(patches(160, 90, CLEAR, [[20, 50, 90, 30, [90, 90, 90, 90]]])),
+    {
+      premultiplied: true,
+      sends: 'premultiplied',
+    },
+  ),
+  'a page on black, and a guest in the other corner': onBlackPage(
+    kept(patches(160, 90, [0, 0, 0], [[20, 60, 90, 17, [200, 220, 240]]])),
+    {},
+    { face: { title: 'Guest', order: 2, kind: 'box', fill: 'guest', box: { x: 0.65, y: 0.05, w: 0.3, h: 0.3 } } },
+  ),
+  'dark marks on a board, turned round': onBlackPage(
+    kept(patches(160, 90, [178, 178, 178], [[40, 40, 60, 4, [20, 20, 20]]])),
+    // Solid up to 20 of 255 (8 %), clear from 178 (70 %) on.
+    { invert: true, clip: 0.3, gain: 0.8 },
+  ),
   'one camera': plan({
     devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94' },
     links: { a: 'cam.hdmi > main.in-1 hdmi-passive 3' },
@@ -737,8 +770,11 @@ function wholeOrder(): Plan {
       },
       screening: { title: 'Film', order: 3, opens: 'dark' },
     },
+    graphics: {
+      card: kept(CARD, CARD_WORDS),
+    },
     overlays: {
-      names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc', segments: ['talk'] },
+      names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc', segments: ['talk'], graphic: 'card' },
       face: {
         title: 'Face',
         order: 2,

@@ -51,7 +51,7 @@ async function create(title: string): Promise<void> {
 async function bring(chosen: File): Promise<void> {
   refusal.value = undefined
   try {
-    const { id } = await api<{ id: string }>('/shows/import', { method: 'POST', text: await chosen.text() })
+    const { id } = await api<{ id: string }>('/shows/import', { method: 'POST', bytes: chosen })
     await load()
     const show = shows.value?.find(candidate => candidate.id === id)
     notices.tell(`Imported ${show?.title ?? chosen.name}`)
@@ -80,10 +80,9 @@ async function choseCopy(event: Event): Promise<void> {
   const [chosen] = input.files ?? []
   if (!chosen) return
   restoring.value = { file: chosen.name }
-  const text = await chosen.text()
   input.value = ''
   try {
-    const { folder } = await api<{ folder: string }>('/restore', { method: 'POST', text })
+    const { folder } = await api<{ folder: string }>('/restore', { method: 'POST', bytes: chosen })
     restoring.value = { file: chosen.name, folder }
   } catch (error) {
     restoring.value = { file: chosen.name, why: (error as Error).message }

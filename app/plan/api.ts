@@ -17,15 +17,17 @@ export class ApiError extends Error {
 /** Sends a request to the server and reads its JSON; throws ApiError. */
 export async function api<T>(
   path: string,
-  { method = 'GET', body, text }: { method?: string; body?: unknown; text?: string } = {},
+  { method = 'GET', body, bytes }: { method?: string; body?: unknown; bytes?: Blob | Uint8Array } = {},
 ): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      ...(body === undefined && text === undefined
-        ? {}
-        : { body: text ?? JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(bytes !== undefined
+        ? { body: bytes as BodyInit, headers: { 'content-type': 'application/octet-stream' } }
+        : body === undefined
+          ? {}
+          : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
     })
   } catch {
     throw new ApiError(0, 'offline', 'The server does not answer.')

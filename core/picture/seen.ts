@@ -1,5 +1,6 @@
+import type { Cut } from '#core/document'
 import type { Picture, Tile } from '#core/run'
-import { keyed, matteTable, mixed } from './key'
+import { chromaKeyed, keyed, matteTable, mixed } from './key'
 import { write } from './letters'
 import { type Pixels, plain, rect } from './pixels'
 import { type Part, boxed, scaled, wiped } from './place'
@@ -7,23 +8,17 @@ import { type Part, boxed, scaled, wiped } from './place'
 /** Gives the picture of a source in a size; called once for each that is seen. */
 export type Sources = (picture: Extract<Picture, { of: 'source' }>, width: number, height: number) => Pixels
 
-/** Values that a luma key stands at until somebody has set them: 0 at a brightness of 4 %, solid from 8 %. */
-const CLIP = 0.04
-const GAIN = 0.96
-const LUMA = matteTable(CLIP, GAIN)
-const LINEAR = matteTable(0, 0)
+/** A key of which nothing is said: as solid as it is bright. */
+const PLAIN: Cut = { clip: 0, gain: 0 }
 /** Where a box stands whose place nobody has said. */
 const CORNER: Part = { x: 0.68, y: 0.06, w: 0.27, h: 0.27 }
 
-/**
- * A picture drawn, layer by layer, as the chain makes it: cuts, boxes, tiles, keys by brightness and by a key signal. A
- * key by colour is drawn as one by brightness is, until its own settings are there. Width and height in pixels.
- */
+/** A picture drawn, layer by layer, as the chain makes it. Width and height in pixels. */
 export function seen(picture: Picture, sources: Sources, width: number, height: number): Pixels {
   if (picture.of === 'source') return sources(picture, width, height)
   if (picture.of === 'mix')
     return picture.layers.reduce<Pixels>(
-      (back, { picture: inner, as, kind, box, key, share = 1, wipe }) => {
+      (back, { picture: inner, as, kind, box, key, share = 1, wipe, cut = PLAIN, screen }) => {
         if (as !== 'key') {
           const next = seen(inner, sources, width, height)
           return share === 1 ? next : wipe ? wiped(back, next, share) : mixed(back, next, share)
@@ -37,9 +32,17 @@ export function seen(picture: Picture, sources: Sources, width: number, height: 
           return share === 1 ? laid : mixed(back, laid, share)
         }
         const fill = placed(seen(asCaption(inner), sources, width, height), box)
-        return kind === 'linear' && key
-          ? keyed(back, fill, { table: LINEAR, key: placed(seen(asCaption(key), sources, width, height), box) }, share)
-          : keyed(back, fill, { table: kind === 'linear' ? LINEAR : LUMA }, share)
+        if (screen) return chromaKeyed(back, fill, screen, share)
+        return keyed(
+          back,
+          fill,
+          {
+            table: matteTable(cut.clip, cut.gain, cut.invert),
+            ...(kind === 'linear' && key ? { key: placed(seen(asCaption(key), sources, width, height), box) } : {}),
+            ...(cut.premultiplied ? { premultiplied: true } : {}),
+          },
+          share,
+        )
       },
       plain(width, height),
     )

@@ -1,6 +1,16 @@
 import { type Feed, type KeyKind, type Model, TAPS, type TapLayer, carriesPicture, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
-import { BLACK, type Box, type Content, type LinkEnd, type Overlay, own } from '#core/document'
+import {
+  BLACK,
+  type Box,
+  type Content,
+  type Cut,
+  type LinkEnd,
+  type Overlay,
+  cutOf,
+  own,
+  screenOf,
+} from '#core/document'
 import { runInto } from './ends'
 import { type MixState, type Seeing, type ShowState, atRest } from './state'
 
@@ -13,6 +23,8 @@ export type Picture =
       readonly content?: Content
       /** What a caption says. */
       readonly words?: string
+      /** The picture that it shows, where it is known: its file by its hash, and as what it is sent. */
+      readonly graphic?: { readonly file: string; readonly as: 'on black' | 'straight' | 'key' }
     }
   /** Black on purpose: no input, or faded. */
   | { readonly of: 'black' }
@@ -40,6 +52,10 @@ export interface Layer {
   readonly box?: Box
   /** The key signal of a linear key, where it comes with one. */
   readonly key?: Picture
+  /** How the keyer is set: keys by brightness and by a key signal. */
+  readonly cut?: Cut
+  /** Keys by colour. */
+  readonly screen?: ReturnType<typeof screenOf>
 }
 
 export interface Tile {
@@ -143,7 +159,7 @@ function keyLayers(
           overlay.kind === 'box' && node.model.inset ? node.model.inset : fillInput(traced, node, overlay.fill)
         return [
           {
-            picture: worded(port === undefined ? ownGraphic(node, overlay) : input(port), overlay),
+            picture: worded(traced, port === undefined ? ownGraphic(node, overlay) : input(port), overlay, 'fill'),
             port: port ?? '',
             as: 'key',
             keyer: number,
@@ -152,6 +168,8 @@ function keyLayers(
             ...(own(mix?.shares, number) === undefined ? {} : { share: mix!.shares![number]! }),
             ...(overlay.box ? { box: overlay.box } : {}),
             ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
+            ...(overlay.kind === 'luma' || overlay.kind === 'linear' ? { cut: cutOf(overlay) } : {}),
+            ...(overlay.kind === 'chroma' ? { screen: screenOf(overlay) } : {}),
           },
         ]
       }),
@@ -171,8 +189,18 @@ export function fillInput(traced: Traced, { id, model }: DeviceNode, source: str
   return (straight ?? inputs.find(([port]) => linkTo(traced, { device: id, port }, source)))?.[0]
 }
 
-const worded = (picture: Picture, { kind, title }: Overlay): Picture =>
-  picture.of === 'source' && kind !== 'box' ? { ...picture, words: title } : picture
+/** A source that is laid over others shows the overlay's graphic, or else its name. */
+function worded(traced: Traced, picture: Picture, overlay: Overlay, part: 'fill' | 'key'): Picture {
+  if (picture.of !== 'source' || overlay.kind === 'box') return picture
+  const graphic = overlay.graphic === undefined ? undefined : own(traced.plan.graphics, overlay.graphic)
+  const sends = overlay.sends ?? (graphic?.straight ? 'straight' : 'premultiplied')
+  const as = part === 'key' ? 'key' : overlay.kind === 'linear' && sends === 'straight' ? 'straight' : 'on black'
+  return {
+    ...picture,
+    words: overlay.title,
+    ...(graphic ? { graphic: { file: graphic.file, as } as const } : {}),
+  }
+}
 
 /** A graphic that the mixing device makes or holds itself, where the overlay names it as its source. */
 const ownGraphic = (node: DeviceNode, { fill }: Overlay): Picture =>
@@ -186,14 +214,15 @@ export const makesGraphics = ({ id, model }: DeviceNode, fill: string): boolean 
 function keySignal(
   traced: Traced,
   { id, model }: DeviceNode,
-  { fill, key }: Overlay,
+  overlay: Overlay,
   input: (port: string) => Picture,
 ): { key?: Picture } {
+  const { fill, key } = overlay
   const port = portsOf(model, 'in').find(([port]) => {
     const origin = runInto(traced, { device: id, port })?.origin
     return key === undefined ? origin?.device === fill && origin.port === 'key' : origin?.device === key
   })?.[0]
-  return port === undefined ? {} : { key: input(port) }
+  return port === undefined ? {} : { key: worded(traced, input(port), overlay, 'key') }
 }
 
 /** The feeder behind an input, where a source reaches that input through it. */

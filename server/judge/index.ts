@@ -15,6 +15,7 @@ export type Judge = {
 /** One that does all in the thread that asks: for tests, and for commands that serve nobody meanwhile. */
 export const HERE: Judge = {
   prepare: async bytes => WORK.prepare(bytes),
+  pictureProblem: async bytes => WORK.pictureProblem(bytes),
   summary: async document => WORK.summary(document),
   fileText: async (title, rows) => WORK.fileText(title, rows),
   transactOn: async (document, revision, fresh) => WORK.transactOn(document, revision, fresh),
@@ -67,6 +68,7 @@ export function judgeBeside(script = join(dirname(process.argv[1] ?? ''), 'judge
   }
   return {
     prepare: bytes => ask('prepare', bytes),
+    pictureProblem: bytes => ask('pictureProblem', bytes),
     summary: document => ask('summary', document),
     fileText: (title, rows) => ask('fileText', title, rows),
     transactOn: (document, revision, fresh) => ask('transactOn', document, revision, fresh),

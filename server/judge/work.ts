@@ -11,6 +11,9 @@ import {
 } from '#core/document'
 import { check } from '#core/features'
 import type { Verdict } from '#core/kernel'
+import { type Archive, BadArchive, isArchive, unpackArchive } from '#shared/archive'
+import { BadPicture, readPng } from '#shared/png'
+import { hashOf } from '../store/safe/pictures'
 
 // What takes long on plans that are large: parsing, checking, applying, printing. It runs beside the server, so that
 // nobody's save waits for what somebody else brings in.
@@ -31,7 +34,13 @@ export interface Summary {
 }
 
 export type Prepared =
-  | { readonly ok: true; readonly title: string; readonly rows: readonly PlanRow[] }
+  | {
+      readonly ok: true
+      readonly title: string
+      readonly rows: readonly PlanRow[]
+      /** Pictures that came with it, each found to be one, and to be what its name says. */
+      readonly pictures?: readonly Uint8Array[]
+    }
   | { readonly ok: false; readonly problem: Problem }
 
 export interface Entry {
@@ -50,8 +59,41 @@ export const rowOf = (id: string, plan: Plan): PlanRow => ({
   basedOn: plan.basedOn ? JSON.stringify(plan.basedOn) : null,
 })
 
-/** Reads an open file into the rows that it becomes. */
+/** Why bytes are no picture that can be kept; undefined where they are one. */
+export function pictureProblem(bytes: Uint8Array): string | undefined {
+  try {
+    readPng(bytes)
+    return undefined
+  } catch (error) {
+    if (error instanceof BadPicture) return error.message
+    throw error
+  }
+}
+
+/** Reads an open file, or an archive of one with its pictures, into what it becomes. */
 export function prepare(bytes: Uint8Array): Prepared {
+  if (!isArchive(bytes)) return prepareFile(bytes)
+  let archive: Archive
+  try {
+    archive = unpackArchive(bytes)
+  } catch (error) {
+    if (error instanceof BadArchive)
+      return { ok: false, problem: { path: '/', found: error.message, allowed: 'an archive as Interlumen exports it' } }
+    throw error
+  }
+  for (const [hash, picture] of archive.pictures) {
+    const wrong = hashOf(picture) === hash ? pictureProblem(picture) : 'Its content is not what its name says.'
+    if (wrong)
+      return {
+        ok: false,
+        problem: { path: `/pictures/${hash}.png`, found: wrong, allowed: 'the picture of that hash' },
+      }
+  }
+  const prepared = prepareFile(archive.show)
+  return prepared.ok ? { ...prepared, pictures: [...archive.pictures.values()] } : prepared
+}
+
+function prepareFile(bytes: Uint8Array): Prepared {
   const opened = openFile(new TextDecoder().decode(bytes))
   if (!opened.ok) return opened
   const { show, plans } = opened.value
@@ -104,5 +146,5 @@ export const transactOn = (
   fresh: readonly Transaction[],
 ): ReturnType<typeof transact> => transact(stored(document), revision, fresh)
 
-export const WORK = { prepare, summary, fileText, transactOn }
+export const WORK = { pictureProblem, prepare, summary, fileText, transactOn }
 export type Work = typeof WORK

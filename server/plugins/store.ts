@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { openFile, problemText } from '#core/document'
 import { FolderInUse } from '../store/lock'
@@ -28,6 +28,9 @@ export default defineNitroPlugin(nitro => {
 /** Puts the demo shows in, each once: what a user made of one, or threw away, stays as it is. */
 async function plantDemo(store: Store): Promise<void> {
   const folder = besideEntry('demo') ?? 'demo'
+  const pictures = join(folder, 'pictures')
+  for (const name of existsSync(pictures) ? readdirSync(pictures) : [])
+    if (name.endsWith('.png')) await store.keepPicture(readFileSync(join(pictures, name)))
   for (const name of readdirSync(folder)
     .filter(file => file.endsWith('.json'))
     .sort()

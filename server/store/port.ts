@@ -66,7 +66,12 @@ export interface Store {
    */
   write(show: string, plan: string, base: number, transactions: readonly Transaction[], head?: string): Promise<Written>
 
-  /** A consistent copy of everything, shows in the bin and journals too, a line at a time. */
+  /** A picture by its hash; undefined where it is not kept. */
+  picture(hash: string): Uint8Array | undefined
+  /** Keeps a picture: its hash, or why it is none. What is kept is on the disk when this answers, and stays. */
+  keepPicture(bytes: Uint8Array): Promise<{ readonly hash: string } | { readonly wrong: string }>
+
+  /** A consistent copy of everything, pictures, shows in the bin and journals too, a line at a time. */
   copyLines(take: (line: string) => void): Promise<void>
 
   /** Plans whose document is not what their journal leads to, each with what is wrong. */

@@ -1,32 +1,40 @@
 import type { H3Event } from 'h3'
 import { ValidationError, type AnyObjectSchema, type InferType } from 'yup'
 import { MAX_FILE_BYTES, nestedBeyond } from '#core/document'
+import { isArchive } from '#shared/archive'
+import { MOST_BYTES } from '#shared/png'
 import { fail, refused } from './refusal'
 
 /** Largest body of a write that is no file: a transaction with its edits. */
 const MAX_BODY_BYTES = 2_000_000
 
-/** Reads a body no farther than its limit, whatever its length header says. */
-async function readBytes(event: H3Event, limit: number): Promise<Buffer> {
+/** Reads a body no farther than its limit, whatever its length header says; the limit may rest on how it begins. */
+async function readBytes(event: H3Event, limitOf: (head: Buffer) => number): Promise<Buffer> {
   const { req } = event.node
-  const tooLarge = () => fail(413, `The body is larger than ${limit} bytes.`, { allowed: `at most ${limit} bytes` })
-  if (Number(req.headers['content-length'] ?? 0) > limit) throw tooLarge()
+  const told = Number(req.headers['content-length'] ?? 0)
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of req as AsyncIterable<Buffer>) {
-    size += chunk.length
-    if (size > limit) throw tooLarge()
     chunks.push(chunk)
+    size += chunk.length
+    const limit = limitOf(chunks[0]!)
+    if (Math.max(size, told) > limit)
+      throw fail(413, `The body is larger than ${limit} bytes.`, { allowed: `at most ${limit} bytes` })
   }
   return Buffer.concat(chunks)
 }
 
-const readText = async (event: H3Event): Promise<string> => (await readBytes(event, MAX_BODY_BYTES)).toString('utf8')
+const readText = async (event: H3Event): Promise<string> =>
+  (await readBytes(event, () => MAX_BODY_BYTES)).toString('utf8')
 /** A copy of everything holds more than any one show. */
 const MAX_COPY_BYTES = 400_000_000
 export const readCopyText = async (event: H3Event): Promise<string> =>
-  (await readBytes(event, MAX_COPY_BYTES)).toString('utf8')
-export const readFileBytes = (event: H3Event): Promise<Buffer> => readBytes(event, MAX_FILE_BYTES)
+  (await readBytes(event, () => MAX_COPY_BYTES)).toString('utf8')
+/** An open file, or an archive of one with its pictures. */
+const MAX_ARCHIVE_BYTES = 200_000_000
+export const readFileBytes = (event: H3Event): Promise<Buffer> =>
+  readBytes(event, head => (isArchive(head) ? MAX_ARCHIVE_BYTES : MAX_FILE_BYTES))
+export const readPictureBytes = (event: H3Event): Promise<Buffer> => readBytes(event, () => MOST_BYTES)
 
 /** Reads a JSON body and checks its envelope; unknown keys are refused. */
 export async function readEnvelope<T extends AnyObjectSchema>(event: H3Event, schema: T): Promise<InferType<T>> {

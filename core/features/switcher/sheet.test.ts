@@ -99,6 +99,19 @@ function* lookFlips(plan: Plan): Generator<[string, Plan]> {
   for (const overlay of Object.keys(plan.overlays)) {
     for (const kind of ['luma', 'linear', 'chroma', 'pattern', 'box']) yield* set('overlays', overlay, 'kind').to(kind)
     for (const [id] of sources) yield* set('overlays', overlay, 'fill').to(id)
+    for (const [field, values] of Object.entries({
+      clip: [0.5, undefined],
+      gain: [0.5, undefined],
+      invert: [true, undefined],
+      premultiplied: [true, undefined],
+      sends: ['straight', 'premultiplied'],
+      graphic: Object.keys(plan.graphics),
+      screen: [[0, 0, 200]],
+      tolerance: [0.3],
+      edge: [0.3],
+      spill: [0.3],
+    }))
+      for (const value of values) yield* set('overlays', overlay, field).to(value)
     for (const box of [undefined, { x: 0.1, y: 0.1, w: 0.3, h: 0.3 }]) yield* set('overlays', overlay, 'box').to(box)
   }
 }

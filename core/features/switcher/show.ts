@@ -1,6 +1,6 @@
-import { mixOf } from '#core/catalog'
+import { cutWords, keyScaleOf, mixOf } from '#core/catalog'
 import { type DeviceNode, type Traced, endName, isSwitcher } from '#core/chain'
-import { BLACK, type Box, type Look, OFF, type Plan, own } from '#core/document'
+import { BLACK, type Box, type Look, OFF, type Overlay, type Plan, cutOf, own, screenOf } from '#core/document'
 import { fillInput } from '#core/run'
 import { clockSeconds, listWords } from '#core/words'
 import type { Setting } from './settings'
@@ -12,6 +12,7 @@ const KIND_WORDS = {
   pattern: 'cut out by a shape',
   box: 'in a box',
 } as const
+const FILL_WORDS = { straight: 'with its colours as they are', premultiplied: 'weighted by its key' } as const
 const CONTENT_WORDS = {
   full: 'its full page',
   caption: 'a caption on black',
@@ -45,6 +46,7 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
       const inputs = [overlay.fill, ...(overlay.kind === 'linear' && overlay.key !== undefined ? [overlay.key] : [])]
         .map(source => fillInput(traced, node, source))
         .flatMap(port => (port === undefined ? [] : [endName(traced, { device: node.id, port })]))
+      const graphic = overlay.graphic === undefined ? undefined : own(plan.graphics, overlay.graphic)
       const titles = keyers.map(number => mixOf(node.model)?.keyers[Number(number) - 1]?.title ?? `keyer ${number}`)
       list.push({
         name: 'Overlay',
@@ -53,6 +55,8 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
           ...(titles.length ? [`in ${listWords(titles)}`] : []),
           ...(inputs.length ? [`from ${listWords(inputs)}`] : []),
           ...(overlay.box ? [boxWords(overlay.box)] : []),
+          ...keyerWords(node, overlay),
+          ...(graphic ? [`showing ${graphic.title}${overlay.sends ? `, sent ${FILL_WORDS[overlay.sends]}` : ''}`] : []),
         ].join(', '),
       })
     }
@@ -74,6 +78,26 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
         value: `${index === undefined ? '' : `${index}. `}${title}, ${clockSeconds(lengthS)}, then ${END_WORDS[end]}`,
       })
   return list
+}
+
+/** How its keyer is set, as the panel shows it. */
+function keyerWords({ model }: DeviceNode, overlay: Overlay): string[] {
+  const { kind, invert, premultiplied } = overlay
+  if (kind === 'chroma') {
+    const { screen, tolerance, edge, spill } = screenOf(overlay)
+    return [
+      `screen ${screen.join(' ')}`,
+      `tolerance ${percent(tolerance)}`,
+      `edge ${percent(edge)}`,
+      `spill ${percent(spill)}`,
+    ]
+  }
+  if (kind !== 'luma' && kind !== 'linear') return []
+  return [
+    cutWords(keyScaleOf(model), cutOf(overlay)),
+    ...(invert ? ['turned round'] : []),
+    ...(premultiplied ? ['fill weighted by its key'] : []),
+  ]
 }
 
 const keyersOf = ({ looks }: Plan, device: string, overlay: string): string[] =>

@@ -7,7 +7,7 @@ import { HERE, type Judge } from '../../judge'
 import { type PlanRow, rowOf } from '../../judge/work'
 import { lockFolder } from '../lock'
 import type { Store } from '../port'
-import { appliedIn, dumpLive, dumpToFile, loadDump, readDump } from '../safe/dump'
+import { appliedIn, dumpLive, dumpToFile, loadDump, pictureLine, readDump } from '../safe/dump'
 import {
   BadFolder,
   type Identity,
@@ -18,6 +18,7 @@ import {
   settleFolder,
   writeIdentity,
 } from '../safe/folder'
+import { Pictures } from '../safe/pictures'
 import { NoRoom, WriteLog, needRoom, readLog } from '../safe/log'
 import { type Operation, type Recorded, perform } from './operations'
 import * as planRows from './plans'
@@ -174,11 +175,12 @@ export async function restoreCopy(folder: string, copy: string): Promise<void> {
     throw new BadFolder(`the folder ${root} is not empty; a copy is restored into a new one.`)
   const identity = beginFolder(root)
   const opened = await databaseIn(join(root, 'postgres'))
+  const pictures = new Pictures(root)
   try {
-    await loadDump(opened.db, copy)
+    await loadDump(opened.db, copy, bytes => pictures.put(bytes))
   } catch (error) {
     await opened.close()
-    rmSync(join(root, 'postgres'), { recursive: true })
+    for (const name of ['postgres', 'pictures']) rmSync(join(root, name), { recursive: true, force: true })
     throw error
   }
   await opened.close()
@@ -281,6 +283,7 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
   const { engine, judge = HERE } = settings
   const judging: showRows.Judging = { engine, judge, checking: new Map() }
   await showRows.dropHalf(db)
+  const pictures = new Pictures(kept.root, settings.spareMb)
   const bringIn = async (title: string, rows: readonly PlanRow[], seed?: string): Promise<string | undefined> => {
     const parts = partsOf(rows)
     const id = await kept.change<string | undefined>(async () => ({
@@ -316,7 +319,14 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
       ),
     importShow: async bytes => {
       const prepared = await judge.prepare(bytes)
-      return prepared.ok ? { id: (await bringIn(prepared.title, prepared.rows))! } : prepared
+      if (!prepared.ok) return prepared
+      for (const picture of prepared.pictures ?? []) pictures.put(picture)
+      return { id: (await bringIn(prepared.title, prepared.rows))! }
+    },
+    picture: hash => pictures.get(hash),
+    keepPicture: async bytes => {
+      const wrong = await judge.pictureProblem(bytes)
+      return wrong === undefined ? { hash: pictures.put(bytes) } : { wrong }
     },
     duplicateShow: async show => {
       const found = await showRows.showRows(db, show)
@@ -348,7 +358,13 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
         edits: true,
       })
     },
-    copyLines: take => dumpLive(db, take),
+    copyLines: async take => {
+      await dumpLive(db, take)
+      for (const hash of pictures.list()) {
+        const bytes = pictures.get(hash)
+        if (bytes) take(pictureLine(bytes))
+      }
+    },
     verify: () => verifyPlans(db),
     close: async () => {
       await kept.close(opened)

@@ -4,6 +4,7 @@ import { and, eq, sql } from 'drizzle-orm'
 import type { Database } from '../pglite/rows'
 import { journal, marks, plans, shows } from '../pglite/schema'
 import { settleEntry } from './log'
+import { hashOf } from './pictures'
 
 /** First line of a copy of everything. */
 export interface DumpHead {
@@ -88,8 +89,25 @@ export async function dumpToFile(db: Database, file: string): Promise<void> {
 
 export class BadCopy extends Error {}
 
-/** Reads a copy into empty tables, all or nothing. Throws BadCopy where it is none, or was cut off in a line. */
-export async function loadDump(db: Database, text: string): Promise<DumpHead> {
+/** A picture as a line of a copy. */
+export const pictureLine = (bytes: Uint8Array): string =>
+  JSON.stringify({ in: 'pictures', row: { hash: hashOf(bytes), png: Buffer.from(bytes).toString('base64') } })
+
+function pictureOf(row: Record<string, unknown>, n: number): Uint8Array {
+  const bytes = Buffer.from(typeof row.png === 'string' ? row.png : '', 'base64')
+  if (hashOf(bytes) !== row.hash) throw new BadCopy(`line ${n + 1}: a picture is not what its hash says`)
+  return bytes
+}
+
+/**
+ * Reads a copy into empty tables, all or nothing, and gives its pictures to `keep`. Throws BadCopy where it is none, or
+ * was cut off in a line.
+ */
+export async function loadDump(
+  db: Database,
+  text: string,
+  keep: (picture: Uint8Array) => void = () => undefined,
+): Promise<DumpHead> {
   const lines = text.split('\n').filter(Boolean)
   const read = (line: string, n: number): unknown => {
     try {
@@ -103,7 +121,11 @@ export async function loadDump(db: Database, text: string): Promise<DumpHead> {
     throw new BadCopy('this is no copy of Interlumen\u2019s data, or one of a newer version')
   await db.transaction(async tx => {
     for (const [n, line] of lines.slice(1).entries()) {
-      const { in: name, row } = read(line, n + 1) as { in: TableName; row: Record<string, unknown> }
+      const { in: name, row } = read(line, n + 1) as { in: TableName | 'pictures'; row: Record<string, unknown> }
+      if (name === 'pictures') {
+        keep(pictureOf(row, n + 1))
+        continue
+      }
       const table = Object.hasOwn(TABLES, name) ? TABLES[name] : undefined
       if (!table)
         throw new BadCopy(`line ${n + 2}: found ${JSON.stringify(name)}; allowed: ${Object.keys(TABLES).join(', ')}`)
