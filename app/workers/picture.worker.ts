@@ -1,11 +1,104 @@
 import { expose, transfer } from 'comlink'
+import { ofSteps } from '#core/catalog'
+import type { Box } from '#core/document'
+import { graphicEntry } from '#core/features/keys'
+import {
+  type Graphic,
+  type Pixels,
+  fillOf,
+  findSetting,
+  fringe,
+  lostPixels,
+  meant,
+  readCells,
+  reduced,
+  scaled,
+  solidityOf,
+  wordLines,
+} from '#core/picture'
+import { BadPicture, readPng, writePng } from '#shared/png'
+import { graphicNow, graphicOf } from './graphics'
 import type { Painter } from './protocol'
-import { drawnBy } from './sources'
+import { drawnBy, filesIn } from './sources'
+
+const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
+/** Stripes over what is lost: violet, 6 of 10 pixels. */
+const [STRIPE, OF] = [6, 10]
+const VIOLET = [185, 169, 232, 230] as const
+
+/** Stripes at the size of the picture where pixels of a graphic are marked. */
+function stripes(marked: Uint8Array, from: Graphic, { x, y, w, h }: Box, width: number, height: number) {
+  const to = new Uint8ClampedArray(width * height * 4)
+  for (let row = 0; row < height; row++)
+    for (let column = 0; column < width; column++) {
+      const [u, v] = [((column + 0.5) / width - x) / w, ((row + 0.5) / height - y) / h]
+      if (u < 0 || v < 0 || u >= 1 || v >= 1 || (column + row) % OF >= STRIPE) continue
+      if (marked[Math.floor(v * from.height) * from.width + Math.floor(u * from.width)])
+        to.set(VIOLET, (row * width + column) * 4)
+    }
+  return to
+}
+
+const small = (picture: Pixels, [width, height]: readonly [number, number]) =>
+  scaled(picture, width, height).data.slice()
 
 const painter: Painter = {
-  draw(picture, scenes, width, height, frame = 0) {
-    const bytes = drawnBy(picture, scenes, width, height, frame)
+  async draw(picture, scenes, width, height, frame = 0) {
+    await Promise.all(filesIn(picture).map(graphicOf))
+    const bytes = drawnBy(picture, scenes, width, height, graphicNow, frame)
     return transfer(bytes, [bytes.buffer])
+  },
+  wrong(png) {
+    try {
+      readPng(png)
+      return undefined
+    } catch (error) {
+      if (error instanceof BadPicture) return error.message
+      throw error
+    }
+  },
+  encode: (pixels, width, height, times) => writePng(reduced(pixels, width, height, times)),
+  async entry(file, named, words) {
+    const graphic = await graphicOf(file)
+    return graphic && graphicEntry(graphic, { ...named, file }, words)
+  },
+  async words(file) {
+    const graphic = await graphicOf(file)
+    return (
+      graphic &&
+      wordLines(graphic).map(({ left, top, right, bottom }) => ({
+        x: left / graphic.width,
+        y: top / graphic.height,
+        w: (right - left) / graphic.width,
+        h: (bottom - top) / graphic.height,
+      }))
+    )
+  },
+  async bench(file, { keying, box = WHOLE, width, height, small: size }) {
+    const graphic = await graphicOf(file)
+    if (!graphic) return undefined
+    const from = performance.now()
+    const edge = fringe(graphic, keying)
+    const lost = stripes(lostPixels(graphic, meant(graphic).truth, keying), graphic, box, width, height)
+    const comes = small(fillOf(graphic, keying), size)
+    const solid = small(solidityOf(graphic, keying), size)
+    return transfer(
+      { lost, comes, solid, ...(edge === undefined ? {} : { fringe: edge }), ms: performance.now() - from },
+      [lost.buffer, comes.buffer, solid.buffer],
+    )
+  },
+  find({ cells, wordCells, opaque }, scale, set, misread) {
+    const read = cells === undefined ? undefined : readCells(cells, opaque === true)
+    return (
+      read &&
+      findSetting(
+        read,
+        wordCells === undefined ? undefined : readCells(wordCells, opaque === true),
+        { steps: scale.steps, toCut: (clip, gain) => ofSteps(scale, clip, gain) },
+        set,
+        misread,
+      )
+    )
   },
 }
 

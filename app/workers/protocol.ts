@@ -1,11 +1,12 @@
-import type { Edit, Look, Plan } from '#core/document'
+import type { KeyScale } from '#core/catalog'
+import type { Box, Cut, Edit, GraphicEntry, Look, Plan } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Board } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Now, Planned, Stage, Target } from '#core/features/rehearsal'
 import type { Finding, Verdict } from '#core/kernel'
-import type { Scene } from '#core/picture'
+import type { Keying, Misread, Scene, Setting } from '#core/picture'
 import type { Command, Picture } from '#core/run'
 import type { Stretch, Units } from '#core/words'
 
@@ -57,7 +58,29 @@ export interface Solver {
   assign(plan: Plan): Promise<KeyerPlan & { readonly edits: readonly Edit[] }>
 }
 
-/** The worker that draws what is seen. */
+/** What is measured of a graphic in its keyer, at a size. */
+export interface BenchAsked {
+  readonly keying: Keying
+  /** Where it lies, in shares of the picture; absent, over all of it. */
+  readonly box?: Box
+  /** Of the picture, in pixels. */
+  readonly width: number
+  readonly height: number
+  /** Of the two small pictures. */
+  readonly small: readonly [width: number, height: number]
+}
+
+export interface Benched {
+  /** Stripes where the graphic is gone, clear elsewhere. */
+  readonly lost: Uint8ClampedArray
+  readonly comes: Uint8ClampedArray
+  readonly solid: Uint8ClampedArray
+  /** Codes by which its edges are brighter or darker than meant; undefined where that cannot be judged. */
+  readonly fringe?: number
+  readonly ms: number
+}
+
+/** The worker that draws what is seen, and measures what is laid over it. */
 export interface Painter {
   /** Bytes of a picture of this size (red, green, blue, alpha), rows from the top. */
   draw(
@@ -66,7 +89,26 @@ export interface Painter {
     width: number,
     height: number,
     frame?: number,
-  ): Uint8ClampedArray
+  ): Promise<Uint8ClampedArray>
+  /** Why bytes are no picture that can be used; undefined where they are one. */
+  wrong(png: Uint8Array): string | undefined
+  /** A PNG file of pixels that are there `times` as large each way: reduced by their mean, weighted by solidity. */
+  encode(pixels: Uint8ClampedArray, width: number, height: number, times: number): Uint8Array
+  /** What the plan keeps of a picture; undefined where the server does not have it. */
+  entry(
+    file: string,
+    named: { readonly title: string; readonly order: number },
+    words?: GraphicEntry['words'],
+  ): Promise<GraphicEntry | undefined>
+  /** Where lines of words may be, in shares of the picture. */
+  words(file: string): Promise<readonly Box[] | undefined>
+  bench(file: string, asked: BenchAsked): Promise<Benched | undefined>
+  find(
+    graphic: GraphicEntry,
+    scale: KeyScale,
+    set: Pick<Cut, 'invert' | 'premultiplied'>,
+    misread: Misread | undefined,
+  ): Setting | undefined
 }
 
 /** A picture that a screen of the rehearsal wants: of a source, or of a sink by its place among the sinks. */

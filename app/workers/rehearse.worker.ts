@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink'
 import { Session } from '#core/features/rehearsal'
 import { TICKS_PER_S } from '#core/run'
+import { graphicNow } from './graphics'
 import { drawnBy } from './sources'
 import type { Rehearser } from './protocol'
 
@@ -32,6 +33,7 @@ const rehearser: Rehearser = {
         scenes,
         width,
         height,
+        graphicNow,
         still ? shown - (shown % still) : shown,
         Math.round(TICKS_PER_S / frame),
       )

@@ -1,22 +1,37 @@
-import { type Pixels, type Scene, drawn, seen } from '#core/picture'
+import { type Graphic, type Pixels, type Scene, drawn, scaled, seen, sentAs } from '#core/picture'
 import type { Picture } from '#core/run'
 
 /** Drawn sources, so that what is seen in many places is drawn once. */
 const KNOWN = new Map<string, Pixels>()
 const MOST = 300
 
-/** The bytes of a picture, its sources drawn as test pictures of a frame; they may be given away. */
+function once(key: string, make: () => Pixels): Pixels {
+  const known = KNOWN.get(key)
+  if (known) return known
+  const made = make()
+  if (KNOWN.size >= MOST) KNOWN.delete(KNOWN.keys().next().value!)
+  KNOWN.set(key, made)
+  return made
+}
+
+/**
+ * The bytes of a picture, its sources drawn as test pictures of a frame, or as the graphic that they show where that is
+ * at hand; they may be given away.
+ */
 export function drawnBy(
   picture: Picture,
   scenes: Readonly<Record<string, Scene>>,
   width: number,
   height: number,
+  graphics: (file: string) => Graphic | undefined,
   frame = 0,
   perSecond = 25,
 ): Uint8ClampedArray {
   const { data } = seen(
     picture,
-    ({ device, port, content, words }, w, h) => {
+    ({ device, port, content, words, graphic }, w, h) => {
+      const shown = graphic && content !== 'blank' && content !== 'full' ? graphics(graphic.file) : undefined
+      if (shown) return once(JSON.stringify([graphic, w, h]), () => scaled(sentAs(shown, graphic!.as), w, h))
       const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
       const as: Scene = {
         ...scene,
@@ -25,17 +40,19 @@ export function drawnBy(
         ...(port === 'key' ? { asKey: true, kind: 'computer' } : {}),
         ...(port === 'fill' ? { kind: 'computer' } : {}),
       }
-      const key = JSON.stringify([as, w, h, frame])
-      const known = KNOWN.get(key)
-      if (known) return known
-      const made = drawn(as, w, h, frame, perSecond)
-      if (KNOWN.size >= MOST) KNOWN.delete(KNOWN.keys().next().value!)
-      KNOWN.set(key, made)
-      return made
+      return once(JSON.stringify([as, w, h, frame]), () => drawn(as, w, h, frame, perSecond))
     },
     width,
     height,
   )
   // What is kept must not be given away.
   return data.slice()
+}
+
+/** Files of the graphics that a picture shows. */
+export function filesIn(picture: Picture): string[] {
+  if (picture.of === 'source') return picture.graphic ? [picture.graphic.file] : []
+  if (picture.of === 'mix')
+    return picture.layers.flatMap(({ picture: inner, key }) => [...filesIn(inner), ...(key ? filesIn(key) : [])])
+  return picture.of === 'tiles' ? picture.tiles.flatMap(tile => filesIn(tile.picture)) : []
 }

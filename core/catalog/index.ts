@@ -9,6 +9,7 @@ export {
   type Feed,
   KEY_KINDS,
   type KeyKind,
+  KEY_SCALE,
   type KeyScale,
   type Keyer,
   TAPS,

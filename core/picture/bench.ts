@@ -1,6 +1,6 @@
 import type { Cut, FillKind } from '#core/document'
-import { type Graphic, asStraight, keySignal, onBlack } from './graphic'
-import { type Chroma, type Misread, chromaKeyed, keyed, matteOf, matteTable } from './key'
+import { type Graphic, sentAs } from './graphic'
+import { type Misread, keyed, matteOf, matteTable } from './key'
 import type { Way } from './measure'
 import { type Pixels, plain } from './pixels'
 
@@ -15,11 +15,10 @@ export interface Keying {
 
 /** The picture that comes in as fill. */
 export const fillOf = (graphic: Graphic, { way, sends }: Pick<Keying, 'way' | 'sends'>): Pixels =>
-  graphic.opaque || (way === 'linear' && sends === 'straight') ? asStraight(graphic) : onBlack(graphic)
+  sentAs(graphic, way === 'linear' && sends === 'straight' ? 'straight' : 'on black')
 
 /** The picture whose brightness decides. */
-export const cutOf = (graphic: Graphic, way: Way): Pixels =>
-  way === 'linear' ? keySignal(graphic) : graphic.opaque ? asStraight(graphic) : onBlack(graphic)
+export const cutOf = (graphic: Graphic, way: Way): Pixels => sentAs(graphic, way === 'linear' ? 'key' : 'on black')
 
 /** A graphic over a picture of its size, as the keyer makes it. */
 export function laidOver(back: Pixels, graphic: Graphic, keying: Keying): Pixels {
@@ -30,10 +29,6 @@ export function laidOver(back: Pixels, graphic: Graphic, keying: Keying): Pixels
     ...(premultiplied ? { premultiplied } : {}),
   })
 }
-
-/** The same before a painted screen. */
-export const laidByColour = (back: Pixels, graphic: Graphic, chroma: Chroma): Pixels =>
-  chromaKeyed(back, asStraight(graphic), chroma)
 
 /** How solid each pixel becomes, in greys. */
 export const solidityOf = (graphic: Graphic, { way, cut, misread }: Keying): Pixels =>

@@ -36,7 +36,7 @@ export function guaranteed(ink: Ink, plate: Ink, inkSolid?: number, plateSolid?:
 export interface Lettering {
   readonly ink: Ink
   readonly plate: Ink
-  /** Height of the letters, pixels. */
+  /** Height of the letters, pixels; of several lines in the box, of the lowest. */
   readonly height: number
 }
 
@@ -59,13 +59,14 @@ export function lettering(graphic: Graphic, region: Region): Lettering | undefin
   const clear = inside.length - solid.length
   const inkPixels =
     split === 255 || clear > solid.length ? solid : light.length === 0 || dark.length === 0 ? solid : fewer(light, dark)
-  const isInk = new Set(inkPixels)
-  const core = inkPixels.filter(p => around(graphic, region, p, 1).every(q => isInk.has(q)))
+  const letters = within(graphic, region, inkPixels)
+  const isInk = new Set(letters)
+  const core = letters.filter(p => around(graphic, region, p, 1).every(q => isInk.has(q)))
   const edge = (of: readonly number[], beyond: number) =>
     of.flatMap(p => around(graphic, region, p, beyond).flatMap(q => (isInk.has(q) ? [] : [[p, q] as const])))
   // The softened pixels between both are neither; letters of one stroke have nothing else.
-  const firm = edge(core, 3)
-  const pairs = firm.length ? firm : edge(inkPixels, 2)
+  const firm = edge(core, 4).filter(([, q]) => around(graphic, region, q, 2).every(near => !isInk.has(near)))
+  const pairs = firm.length ? firm : edge(letters, 2)
   if (pairs.length === 0) return undefined
   const colour = (p: number): Ink => {
     const [r, g, b] = [0, 1, 2].map(c => graphic.data[p * 4 + c]!) as [number, number, number]
@@ -82,13 +83,33 @@ export function lettering(graphic: Graphic, region: Region): Lettering | undefin
   const sorted = [...known.values()].sort((a, b) => a.contrast - b.contrast)
   let before = 0
   const at = sorted.find(({ count }) => (before += count) >= LEAST_SHARE * pairs.length)!
-  const rows = inkPixels.map(p => Math.floor(p / graphic.width))
-  return {
-    ink: at.ink,
-    plate: at.plate,
-    height:
-      rows.reduce((most, row) => Math.max(most, row), 0) - rows.reduce((least, row) => Math.min(least, row), 1e9) + 1,
+  return { ink: at.ink, plate: at.plate, height: lineHeight(letters.map(p => Math.floor(p / graphic.width))) }
+}
+
+/** Ink without what runs out of the box, such as a bar beside the words; all of it, where all does. */
+function within(graphic: Graphic, region: Region, ink: readonly number[]): readonly number[] {
+  const left = new Set(ink)
+  const open = ink.filter(p => around(graphic, region, p, 1).length < 4)
+  for (const p of open) left.delete(p)
+  for (let p = open.pop(); p !== undefined; p = open.pop())
+    for (const q of around(graphic, region, p, 1)) if (left.delete(q)) open.push(q)
+  return left.size ? [...left] : ink
+}
+
+/** A run of rows with ink that is lower than this share of the highest one is a dot or a stroke, and no line. */
+const LINE_SHARE = 0.4
+
+/** Of the runs of rows that hold ink, the height of the lowest that is a line of letters. */
+function lineHeight(rows: readonly number[]): number {
+  const runs: number[] = []
+  let last = -Infinity
+  for (const row of [...new Set(rows)].sort((a, b) => a - b)) {
+    if (row === last + 1) runs[runs.length - 1]! += 1
+    else runs.push(1)
+    last = row
   }
+  const highest = Math.max(...runs)
+  return Math.min(...runs.filter(run => run >= LINE_SHARE * highest))
 }
 
 const fewer = (a: readonly number[], b: readonly number[]) => (a.length <= b.length ? a : b)

@@ -33,6 +33,10 @@ export function keySignal({ width, height, data }: Graphic): Pixels {
   return to
 }
 
+/** A graphic as a source sends it: over black, with its colours as they are, or how solid it is. */
+export const sentAs = (graphic: Graphic, as: 'on black' | 'straight' | 'key'): Pixels =>
+  as === 'key' ? keySignal(graphic) : as === 'straight' || graphic.opaque ? asStraight(graphic) : onBlack(graphic)
+
 /** By more than this a channel must differ from the ground, codes, to be no ground. */
 const UNLIKE = 8
 /** Share of the frame's shorter side that counts as its outside. */
@@ -124,4 +128,32 @@ export function meant(graphic: Graphic): {
   const truth = new Uint8Array(y.length)
   for (let p = 0; p < truth.length; p++) truth[p] = graphic.data[p * 4 + 3]!
   return { y, truth, ground: [0, 0, 0] }
+}
+
+/**
+ * A graphic of pixels that were drawn `times` as large each way: each the mean of its own, colours weighted by how solid
+ * they are. Width and height are those of the large one, and whole multiples.
+ */
+export function reduced(pixels: Uint8ClampedArray, width: number, height: number, times: number): Graphic {
+  const [w, h] = [Math.floor(width / times), Math.floor(height / times)]
+  const data = new Uint8ClampedArray(w * h * 4)
+  let opaque = true
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      let [r, g, b, a] = [0, 0, 0, 0]
+      for (let j = 0; j < times; j++)
+        for (let i = 0; i < times; i++) {
+          const at = ((y * times + j) * width + x * times + i) * 4
+          const solid = pixels[at + 3]!
+          r += pixels[at]! * solid
+          g += pixels[at + 1]! * solid
+          b += pixels[at + 2]! * solid
+          a += solid
+        }
+      const to = (y * w + x) * 4
+      const solid = Math.round(a / (times * times))
+      if (solid < 255) opaque = false
+      if (a > 0) data.set([Math.round(r / a), Math.round(g / a), Math.round(b / a), solid], to)
+    }
+  return { width: w, height: h, data, opaque }
 }

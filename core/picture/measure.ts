@@ -149,8 +149,8 @@ export interface Setting {
 
 /**
  * The best setting of a key by brightness among all that the panel can be set to: no haze (also where the ground wobbles
- * by 3 codes) and no word lost, then least loss, then half of the soft edge, then the widest margin; the softer, then the lower clip, of equals. Undefined where
- * nothing can be judged.
+ * by 3 codes) and no word lost, then least loss, then nine tenths of the soft edge or else half, then the widest margin;
+ * the softer, then the lower clip, of equals. Undefined where nothing can be judged.
  */
 export function findSetting(
   cells: Cells,
@@ -174,7 +174,7 @@ export function findSetting(
       const rank = [hazy > 0 ? 1 : 0, wordsLost > 0 ? 1 : 0, hazy, wordsLost, lostAt(all, table)]
       if (best && later(rank, best.rank.slice(0, rank.length)) > 0) continue
       const soft = softAt(all, table)
-      rank.push(soft < LIMITS.soft ? 1 : 0, -marginAt(all, table), -soft, clip)
+      rank.push(soft < LIMITS.soft ? 2 : soft < LIMITS.softGood ? 1 : 0, -marginAt(all, table), -soft, clip)
       if (!best || later(rank, best.rank) < 0) best = { rank, clip, gain }
     }
   if (!best) return undefined

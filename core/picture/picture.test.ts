@@ -142,7 +142,9 @@ describe('test pictures', () => {
       [40, 40, 40],
       [200, 0, 0],
     ])
-    expect(at(draw([layer('a'), layer('b', { as: 'key', kind: 'luma', cut: { clip: 0.04, gain: 0.96 } })]), 8, 4)).toEqual([220, 220, 220])
+    expect(
+      at(draw([layer('a'), layer('b', { as: 'key', kind: 'luma', cut: { clip: 0.04, gain: 0.96 } })]), 8, 4),
+    ).toEqual([220, 220, 220])
     expect(
       at(
         seen({ of: 'black' }, () => plain(1, 1), 4, 4),

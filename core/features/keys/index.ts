@@ -1,1 +1,5 @@
 export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
+export { graphicEntry, wordFound } from './profile'
+export { contrastOf, standing, wordsOf } from './judged'
+export type { OverlayRow, Overlays } from './overlays'
+export { CAPTION_HEIGHT, CAPTION_WIDTH, type CaptionAsked, type MeasureLine, captionSvg, laidCaption } from './caption'

@@ -4,6 +4,7 @@ import { type Cut, type FillKind, type GraphicEntry, type Overlay, type WordBox,
 import { fact } from '#core/kernel'
 import {
   type Cells,
+  type Ink,
   LIMITS,
   type Measured,
   type Misread,
@@ -146,16 +147,16 @@ export function flagWrong({ laid: { overlay }, sends, cut, pixels }: Judged): Fi
 }
 
 /** Contrast that words keep over any picture; undefined where their colours are not known. */
-export function contrastOf({ laid: { overlay }, cut, misread }: Judged, { ink, plate }: WordBox): number | undefined {
+export function contrastOf(
+  { kind, cut: { clip, gain, invert }, misread }: Pick<Overlay, 'kind'> & Pick<Judged, 'cut'> & { misread?: Misread },
+  { ink, plate }: WordBox,
+): number | undefined {
   if (!ink || !plate) return undefined
   const [one, other] = [ink, plate].map(([r = 0, g = 0, b = 0, a = 0]) => [r, g, b, a] as const)
-  if (overlay.kind === 'linear') {
-    const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
-    return guaranteed(one!, other!, table[one![3]]!, table[other![3]]!)
-  }
-  if (overlay.kind !== 'luma') return guaranteed(one!, other!)
-  const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
-  return guaranteed(one!, other!, table[sentLuma(one!)]!, table[sentLuma(other!)]!)
+  if (kind !== 'luma' && kind !== 'linear') return guaranteed(one!, other!)
+  const table = matteTable(clip, gain, invert, misread)
+  const solid = (colour: Ink) => table[kind === 'linear' ? colour[3] : sentLuma(colour)]!
+  return guaranteed(one!, other!, solid(one!), solid(other!))
 }
 
 /** A box of words where it stands in the picture, shares of it. */

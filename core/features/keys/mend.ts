@@ -48,3 +48,11 @@ export function asSent({ plan }: Traced, { id, laid: { overlay } }: Judged): Pro
     if (overlay[field] !== undefined) draft.set(['overlays', id, field])
   return draft.edits.length ? [{ title: 'Clip 0, gain 0: as solid as the key signal says', edits: draft.edits }] : []
 }
+
+/** A key that was turned round without a light ground. */
+export function turnBack({ plan }: Traced, { id, cut }: Judged): Proposal[] {
+  if (!cut.invert) return []
+  const draft = new Draft(plan)
+  draft.set(['overlays', id, 'invert'])
+  return [{ title: 'Turn the key back', edits: draft.edits }]
+}

@@ -1,8 +1,9 @@
-import { mixOf } from '#core/catalog'
-import { type Traced, endName, isSwitcher } from '#core/chain'
-import { type Overlay, own } from '#core/document'
-import { type Scene, scenesOf } from '#core/picture'
+import { KEY_SCALE, type KeyScale, keyScaleOf, mixOf } from '#core/catalog'
+import { type Traced, deviceName, endName, isSwitcher } from '#core/chain'
+import { type Cut, type FillKind, type Overlay, cutOf } from '#core/document'
+import { type Misread, type Scene, scenesOf } from '#core/picture'
 import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, taken } from '#core/run'
+import { judgedAt, settable } from './judged'
 import { allLaid, keyersOf } from './laid'
 
 /** An overlay as its screen shows it. */
@@ -14,9 +15,13 @@ export interface OverlayRow {
   readonly switcher?: string
   /** Keyers that can cut it out, 1, 2 ... */
   readonly keyers: readonly number[]
-  /** It over a picture that it may lie over. */
-  readonly picture: Picture
-  readonly fill: Picture
+  /** It over each picture that it may lie over; the first is a usual one. */
+  readonly over: readonly { readonly name: string; readonly picture: Picture }[]
+  /** How its keyer stands, as the panel can be set, and what that panel shows. */
+  readonly cut: Cut
+  readonly scale: KeyScale
+  readonly misread?: Misread
+  readonly sends?: FillKind
 }
 
 export interface Overlays {
@@ -52,8 +57,8 @@ export function overlaysOf(traced: Traced): Overlays {
         how: `${KIND_WORDS[overlay.kind]}${where}`,
         ...(node ? { switcher: node.id } : {}),
         keyers: keyers ?? [],
-        picture: over(traced, id),
-        fill: { of: 'source', device: overlay.fill, port: own(plan.devices, overlay.fill) ? 'fill' : '' },
+        over: over(traced, id),
+        ...standOf(traced, id),
       }
     }),
     scenes: scenesOf(traced),
@@ -78,22 +83,45 @@ export function overlaysOf(traced: Traced): Overlays {
   }
 }
 
-/** The program of its switcher with nothing but the overlay in it, over the first picture there that is another. */
-function over(traced: Traced, id: string): Picture {
-  const one = allLaid(traced).find(other => other.id === id)!
-  const { node, overlay, keyers } = one
+/** How its keyer stands. */
+function standOf(traced: Traced, id: string): Pick<OverlayRow, 'cut' | 'scale' | 'misread' | 'sends'> {
+  const judged = judgedAt(traced, id)
+  if (judged)
+    return {
+      cut: judged.cut,
+      scale: judged.scale,
+      ...(judged.misread ? { misread: judged.misread } : {}),
+      ...(judged.sends ? { sends: judged.sends } : {}),
+    }
+  const { overlay, node } = allLaid(traced).find(one => one.id === id)!
+  const scale = node ? keyScaleOf(node.model) : KEY_SCALE
+  return { cut: settable(scale, cutOf(overlay)), scale }
+}
+
+/** Pictures that one may look at an overlay over. */
+const MOST_PICTURES = 12
+
+/** The program of its switcher with nothing but the overlay in it, over each other picture that comes there. */
+function over(traced: Traced, id: string): OverlayRow['over'] {
+  const { node, overlay, keyers } = allLaid(traced).find(other => other.id === id)!
   const keyer = keyers?.[0]
-  if (!node) return { of: 'none' }
-  const under = traced.runs.find(
-    ({ lit, beside, end, origin }) => lit && !beside && end?.device === node.id && origin?.device !== overlay.fill,
-  )
-  const program = under?.end?.port
-  const state = taken(stateBefore(traced), {
-    title: '',
-    order: 0,
-    ...(program === undefined ? {} : { program: { [node.id]: program } }),
-    ...(keyer === undefined ? {} : { keys: { [node.id]: { [keyer]: id } } }),
-    contents: { [overlay.fill]: overlay.kind === 'box' ? 'full' : 'caption' },
-  })
-  return pictureFrom(traced, state, { device: node.id, port: '' }, 'program')
+  if (!node) return []
+  return traced.runs
+    .filter(
+      ({ lit, beside, end, origin }) => lit && !beside && end?.device === node.id && origin?.device !== overlay.fill,
+    )
+    .slice(0, MOST_PICTURES)
+    .map(({ end, origin }) => {
+      const state = taken(stateBefore(traced), {
+        title: '',
+        order: 0,
+        program: { [node.id]: end!.port },
+        ...(keyer === undefined ? {} : { keys: { [node.id]: { [keyer]: id } } }),
+        contents: { [overlay.fill]: overlay.kind === 'box' ? 'full' : 'caption' },
+      })
+      return {
+        name: deviceName(traced, origin!.device),
+        picture: pictureFrom(traced, state, { device: node.id, port: '' }, 'program'),
+      }
+    })
 }

@@ -2,7 +2,7 @@ import { text } from '#core/kernel'
 import { rule } from '#core/propose'
 import { percent } from '#core/words'
 import { allJudged, faultOf, judgedAt } from '../judged'
-import { asSent, byPair, findIt } from '../mend'
+import { asSent, byPair, findIt, turnBack } from '../mend'
 import { without } from '../offers'
 
 export const edgesEaten = rule({
@@ -37,7 +37,13 @@ export const edgesEaten = rule({
   remedies: (traced, { at }) => {
     const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
     return judged
-      ? [...asSent(traced, judged), ...findIt(traced, judged), ...byPair(traced, judged), without(traced, judged.laid)]
+      ? [
+          ...turnBack(traced, judged),
+          ...asSent(traced, judged),
+          ...findIt(traced, judged),
+          ...byPair(traced, judged),
+          without(traced, judged.laid),
+        ]
       : []
   },
 })

@@ -37,6 +37,8 @@ export const wordsPale = rule({
 function leastContrast(judged: Judged): number | undefined {
   const fault = faultOf(judged)
   if (fault === 'dark' || fault === 'eaten' || fault === 'invert') return undefined
-  const known = wordsOf(judged.graphic).flatMap(([, word]) => contrastOf(judged, word) ?? [])
+  const { laid, cut, misread } = judged
+  const about = { kind: laid.overlay.kind, cut, ...(misread ? { misread } : {}) }
+  const known = wordsOf(judged.graphic).flatMap(([, word]) => contrastOf(about, word) ?? [])
   return known.length ? Math.min(...known) : undefined
 }

@@ -1,0 +1,250 @@
+<script setup lang="ts">
+import { computed, ref, toRaw, watch } from 'vue'
+import { type Box, type Cut, type WordBox, own } from '#core/document'
+import { type OverlayRow, standing, wordsOf } from '#core/features/keys'
+import type { Keying, Scene } from '#core/picture'
+import type { Picture } from '#core/run'
+import { usePlanStore } from '~/plan/store'
+import { usePainter } from '~/workers/painter'
+import type { Benched } from '~/workers/protocol'
+
+/**
+ * The picture itself, as the keyer makes it: over another one, what is lost striped, the safe parts and the words marked;
+ * or the matte alone. Words are drawn around with the mouse.
+ */
+const props = defineProps<{
+  row: OverlayRow
+  scenes: Readonly<Record<string, Scene>>
+  picture: Picture | undefined
+  cut: Cut
+  keying: Keying | undefined
+  /** CSS pixels; 16:9. */
+  width: number
+  shown: boolean
+  matte: boolean
+  marking: boolean
+}>()
+const emit = defineEmits<{ benched: [benched: Benched | undefined]; boxed: [box: Box]; unboxed: [id: string] }>()
+const store = usePlanStore()
+const graphic = computed(() => {
+  const id = props.row.overlay.graphic
+  return id === undefined ? undefined : own(store.plan?.graphics ?? {}, id)
+})
+const height = computed(() => Math.round((props.width * 9) / 16))
+const canvas = ref<HTMLCanvasElement>()
+const marks = ref<HTMLCanvasElement>()
+
+/** The picture with its key set as it is being set, or without it. */
+function patched(picture: Picture): Picture {
+  if (picture.of !== 'mix') return picture
+  const layers = picture.layers.flatMap(layer =>
+    layer.overlay !== props.row.id
+      ? [{ ...layer, picture: patched(layer.picture) }]
+      : props.shown
+        ? [{ ...layer, ...(layer.cut ? { cut: props.cut } : {}) }]
+        : [],
+  )
+  return { ...picture, layers }
+}
+
+const show = (to: HTMLCanvasElement | undefined, bytes: Uint8ClampedArray, width: number, height: number): void => {
+  if (!to) return
+  to.width = width
+  to.height = height
+  to.getContext('2d')!.putImageData(new ImageData(bytes as Uint8ClampedArray<ArrayBuffer>, width, height), 0, 0)
+}
+
+const THUMB = [284, 160] as const
+let working = false
+let again = false
+/** One at a time: what is dragged meanwhile is drawn when the last is done. */
+async function paint(): Promise<void> {
+  if (working) {
+    again = true
+    return
+  }
+  working = true
+  try {
+    const ratio = Math.min(2, window.devicePixelRatio || 1)
+    const [w, h] = [Math.round(props.width * ratio), Math.round(height.value * ratio)]
+    const { row, keying } = props
+    const file = graphic.value?.file
+    if (props.picture) {
+      const bytes = await usePainter().draw(toRaw(patched(toRaw(props.picture))), toRaw(props.scenes), w, h)
+      if (!props.matte || !file) show(canvas.value, bytes, w, h)
+    }
+    const benched =
+      file && keying
+        ? await usePainter().bench(file, {
+            keying: toRaw(keying),
+            ...(row.overlay.box ? { box: toRaw(row.overlay.box) } : {}),
+            width: w,
+            height: h,
+            small: props.matte ? [w, h] : THUMB,
+          })
+        : undefined
+    emit('benched', benched)
+    if (benched && props.matte) show(canvas.value, benched.solid, w, h)
+    if (marks.value) {
+      if (benched && !props.matte && props.shown) show(marks.value, benched.lost, w, h)
+      else marks.value.width = 0
+    }
+  } finally {
+    working = false
+    if (again) {
+      again = false
+      void paint()
+    }
+  }
+}
+watch(
+  () => [props.row, props.picture, props.cut, props.keying, props.width, props.shown, props.matte] as const,
+  () => void paint(),
+  { immediate: true, flush: 'post' },
+)
+
+const words = computed(() =>
+  graphic.value
+    ? wordsOf(graphic.value).map(([id, word]): [string, ReturnType<typeof standing>] => [
+        id,
+        standing(props.row.overlay, word),
+      ])
+    : [],
+)
+const SAFE = [
+  ['action', 0.93],
+  ['title', 0.9],
+] as const
+
+// --- words drawn around ---
+const from = ref<{ x: number; y: number }>()
+const to = ref<{ x: number; y: number }>()
+const place = (event: PointerEvent) => {
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const share = (at: number, start: number, size: number) => Math.min(1, Math.max(0, (at - start) / size))
+  return { x: share(event.clientX, box.left, box.width), y: share(event.clientY, box.top, box.height) }
+}
+const drawn = computed((): Box | undefined =>
+  from.value && to.value
+    ? {
+        x: Math.min(from.value.x, to.value.x),
+        y: Math.min(from.value.y, to.value.y),
+        w: Math.abs(from.value.x - to.value.x),
+        h: Math.abs(from.value.y - to.value.y),
+      }
+    : undefined,
+)
+function begin(event: PointerEvent): void {
+  if (!props.marking) return
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  from.value = to.value = place(event)
+}
+function go(event: PointerEvent): void {
+  if (from.value) to.value = place(event)
+}
+const LEAST = 0.004
+function end(): void {
+  const box = drawn.value
+  from.value = to.value = undefined
+  if (!box || box.w < LEAST || box.h < LEAST) return
+  // Into the graphic, which may lie in a part of the picture.
+  const { x, y, w, h } = props.row.overlay.box ?? { x: 0, y: 0, w: 1, h: 1 }
+  const clamp = (value: number) => Math.min(1, Math.max(0, value))
+  const [left, top] = [clamp((box.x - x) / w), clamp((box.y - y) / h)]
+  const [right, bottom] = [clamp((box.x + box.w - x) / w), clamp((box.y + box.h - y) / h)]
+  if (right - left >= LEAST && bottom - top >= LEAST)
+    emit('boxed', { x: left, y: top, w: right - left, h: bottom - top } satisfies WordBox)
+}
+const style = ({ x, y, w, h }: Box) => ({
+  left: `${x * 100}%`,
+  top: `${y * 100}%`,
+  width: `${w * 100}%`,
+  height: `${h * 100}%`,
+})
+</script>
+
+<template>
+  <div
+    class="picture"
+    :class="{ marking }"
+    :style="{ width: `${width}px`, height: `${height}px` }"
+    @pointerdown="begin"
+    @pointermove="go"
+    @pointerup="end"
+    @pointercancel="from = to = undefined"
+  >
+    <canvas ref="canvas" role="img" :aria-label="`${row.overlay.title} over a picture`" />
+    <canvas ref="marks" aria-hidden="true" />
+    <svg viewBox="0 0 1600 900" aria-hidden="true">
+      <rect
+        v-for="[name, share] in SAFE"
+        :key="name"
+        :class="name"
+        :x="800 * (1 - share)"
+        :y="450 * (1 - share)"
+        :width="1600 * share"
+        :height="900 * share"
+      />
+    </svg>
+    <template v-if="marking">
+      <button
+        v-for="([id, box], i) in words"
+        :key="id"
+        type="button"
+        class="word"
+        :style="style(box)"
+        :aria-label="`Words ${i + 1}: take the box out`"
+        title="Take this box of words out"
+        @click.stop="emit('unboxed', id)"
+        @pointerdown.stop
+      />
+      <span v-if="drawn" class="word new" :style="style(drawn)" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.picture {
+  position: relative;
+  background: #000;
+  border-radius: 3px;
+  overflow: hidden;
+}
+.picture.marking {
+  cursor: crosshair;
+  touch-action: none;
+}
+canvas,
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+rect {
+  fill: none;
+  stroke: #ffffff70;
+  stroke-width: 2;
+  stroke-dasharray: 2 9;
+}
+rect.title {
+  stroke-dasharray: 12 8;
+}
+.word {
+  position: absolute;
+  border: 2px dashed #8fd3c8;
+  border-radius: 2px;
+  padding: 0;
+  min-height: 0;
+  background: #8fd3c81f;
+}
+.word:hover,
+.word:focus-visible {
+  border-style: solid;
+  background: #8fd3c840;
+}
+.word.new {
+  pointer-events: none;
+}
+</style>

@@ -1,0 +1,630 @@
+<script setup lang="ts">
+import { useDropZone, useElementSize, useFileDialog } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
+import { cutWords, ofSteps, toSteps } from '#core/catalog'
+import { type Box, type Cut, type Edit, type Overlay, emptyPlan, freshId, own, setEdit } from '#core/document'
+import type { OverlayRow, Overlays } from '#core/features/keys'
+import { type Keying, type Setting, measured, readCells } from '#core/picture'
+import { percent } from '#core/words'
+import { usePlanStore } from '~/plan/store'
+import { useNotices } from '~/shell/notices'
+import FindingList from '~/ui/FindingList.vue'
+import type { Benched } from '~/workers/protocol'
+import { usePainter } from '~/workers/painter'
+import type { ShownFinding } from '~/workers/protocol'
+import BenchPicture from './BenchPicture.vue'
+import CaptionDialog from './CaptionDialog.vue'
+import KeyHistogram from './KeyHistogram.vue'
+import { TAKEN, Unusable, bringIn } from './bring'
+import { measuresOf, wayOf } from './measures'
+
+/** The bench: what a key does to a real graphic over a picture, measured, with its clip and gain to be dragged. */
+const props = defineProps<{ all: Overlays; row: OverlayRow; findings: readonly ShownFinding[] }>()
+const store = usePlanStore()
+const notices = useNotices()
+const plan = computed(() => store.plan ?? emptyPlan(''))
+const graphicId = computed(() => props.row.overlay.graphic)
+const graphic = computed(() => (graphicId.value === undefined ? undefined : own(plan.value.graphics, graphicId.value)))
+const way = computed(() => wayOf(props.row))
+
+// --- the picture ---
+const stage = ref<HTMLElement>()
+const { width } = useElementSize(stage)
+const pictureWidth = computed(() => Math.max(240, Math.min(704, Math.floor(width.value))))
+const at = ref(0)
+const shown = ref(true)
+const matte = ref(false)
+const marking = ref(false)
+watch(
+  () => props.row.id,
+  () => {
+    at.value = 0
+    shown.value = true
+    marking.value = false
+  },
+)
+const under = computed(() => props.row.over[at.value % Math.max(1, props.row.over.length)])
+
+// --- clip and gain: moved here, and one change of the plan when they rest ---
+const moved = ref<{ id: string; clip: number; gain: number }>()
+const cut = computed((): Cut => {
+  const now = moved.value
+  return now && now.id === props.row.id ? { ...props.row.cut, clip: now.clip, gain: now.gain } : props.row.cut
+})
+const keying = computed((): Keying | undefined =>
+  way.value
+    ? {
+        way: way.value,
+        cut: cut.value,
+        sends: props.row.sends ?? 'premultiplied',
+        ...(props.row.misread ? { misread: props.row.misread } : {}),
+      }
+    : undefined,
+)
+function move({ clip, gain }: { clip: number; gain: number }): void {
+  moved.value = { id: props.row.id, clip, gain }
+}
+let resting: ReturnType<typeof setTimeout> | undefined
+/** Steps by the keyboard that follow each other are one change. */
+const REST_MS = 500
+function rest(soon = REST_MS): void {
+  clearTimeout(resting)
+  resting = setTimeout(() => void settle(), soon)
+}
+async function settle(): Promise<void> {
+  clearTimeout(resting)
+  const now = moved.value
+  if (!now || !own(plan.value.overlays, now.id)) return
+  const round = (value: number) => Number(value.toFixed(6))
+  await store.commit(`${plan.value.overlays[now.id]!.title}: ${cutWords(props.row.scale, now)}`.slice(0, 120), [
+    setEdit(['overlays', now.id, 'clip'], round(now.clip)),
+    setEdit(['overlays', now.id, 'gain'], round(now.gain)),
+  ])
+  if (moved.value === now) moved.value = undefined
+}
+onBeforeUnmount(() => void settle())
+watch(
+  () => props.row.id,
+  () => void settle(),
+)
+function step(which: 'clip' | 'gain', by: number): void {
+  if (!way.value) return
+  const { scale } = props.row
+  const now = toSteps(scale, cut.value)
+  now[which] = Math.min(scale.steps, Math.max(0, now[which] + by))
+  move(ofSteps(scale, now.clip, now.gain))
+  rest()
+}
+const set = (field: keyof Overlay, value: unknown, words: string): void =>
+  void store.commit(words.slice(0, 120), [setEdit(['overlays', props.row.id, field] as never, value as never)])
+const turn = (): void =>
+  set(
+    'invert',
+    props.row.overlay.invert ? undefined : true,
+    props.row.overlay.invert ? 'Turn the key back' : 'Turn the key round',
+  )
+const weigh = (): void =>
+  set(
+    'premultiplied',
+    props.row.overlay.premultiplied ? undefined : true,
+    props.row.overlay.premultiplied ? 'Take its fill as it is' : 'Take its fill as weighted by its key',
+  )
+const sent = (event: Event): void =>
+  set('sends', (event.target as HTMLSelectElement).value || undefined, `What is sent of ${props.row.overlay.title}`)
+
+// --- what is measured ---
+const benched = shallowRef<Benched>()
+const cells = computed(() => {
+  const one = graphic.value
+  return one?.cells === undefined ? undefined : readCells(one.cells, one.opaque === true)
+})
+const measures = computed(() =>
+  graphic.value ? measuresOf(props.row, graphic.value, cut.value, benched.value?.fringe) : [],
+)
+const truth = computed(() => {
+  const one = graphic.value
+  if (!one) return ''
+  if (!way.value) return 'Keys by a colour, a shape or a box are drawn; what is lost is measured of the others.'
+  return one.opaque
+    ? `Judged on what differs from its ground (${(one.ground ?? []).join(', ')}). What is as dark as that cannot be seen in this file; a version with transparency tells it.`
+    : 'Judged on what the file itself says is solid.'
+})
+const lostWords = computed(() => {
+  const found = cells.value && way.value && measured(cells.value, way.value, cut.value, props.row.misread)
+  return found?.lost ? `striped: ${percent(found.lost)} of the graphic is gone` : ''
+})
+
+// --- find it ---
+const tried = shallowRef<{ readonly id: string; readonly setting: Setting; readonly words: string }>()
+const finding = ref(false)
+/** What one step of the clip to either side would cost, in words. */
+function costs(setting: Setting): string {
+  const { scale } = props.row
+  const near = ([by, words]: readonly [number, string]) => {
+    const clip = setting.clip + by
+    if (clip < 0 || clip > scale.steps || !cells.value) return []
+    const there = measured(
+      cells.value,
+      'luma',
+      { ...setting.cut, ...ofSteps(scale, clip, setting.gain) },
+      props.row.misread,
+    )
+    const [lost, haze] = [
+      (there.lost ?? 0) - (setting.measured.lost ?? 0),
+      (there.haze ?? 0) - (setting.measured.haze ?? 0),
+    ]
+    return lost > 0 || haze > 0
+      ? [
+          `a step ${words} ${[lost > 0 ? `loses ${percent(lost)} more` : '', haze > 0 ? `leaves ${percent(haze)} more` : ''].filter(Boolean).join(' and ')}`,
+        ]
+      : []
+  }
+  const told = (
+    [
+      [1, 'up'],
+      [-1, 'down'],
+    ] as const
+  ).flatMap(near)
+  return told.length ? told.join('; ') : `a step up or down costs nothing`
+}
+async function find(): Promise<void> {
+  const { row } = props
+  const one = graphic.value
+  if (!one || way.value !== 'luma' || finding.value) return
+  finding.value = true
+  try {
+    const setting = await usePainter().find(
+      toRaw(one),
+      { ...row.scale },
+      { ...(row.overlay.invert ? { invert: true } : {}) },
+      row.misread,
+    )
+    if (!setting) {
+      notices.tell('Nothing of this picture can be judged: nothing in it is told from its ground.', 'wrong')
+      return
+    }
+    const parts = [
+      `${percent(setting.measured.lost ?? 0)} lost`,
+      `${percent(setting.measured.haze ?? 0)} stays`,
+      ...(setting.measured.soft === undefined ? [] : [`${percent(setting.measured.soft)} of the soft edge`]),
+      costs(setting),
+    ]
+    tried.value = { id: row.id, setting, words: parts.join(', ') }
+  } finally {
+    finding.value = false
+  }
+}
+const triedHere = computed(() => (tried.value?.id === props.row.id && graphic.value ? tried.value : undefined))
+watch([() => props.row.overlay.graphic, () => props.row.overlay.invert], () => (tried.value = undefined))
+function useTried(): void {
+  const one = triedHere.value
+  if (!one) return
+  move(one.setting.cut)
+  tried.value = undefined
+  void settle()
+}
+
+// --- pictures that come in ---
+const busy = ref('')
+const dialog = useFileDialog({ accept: TAKEN, multiple: false, reset: true })
+dialog.onChange(files => {
+  const [file] = files ?? []
+  if (file) void bring(file)
+})
+const { isOverDropZone } = useDropZone(stage, {
+  onDrop: files => {
+    const [file] = files ?? []
+    if (file) void bring(file)
+  },
+  multiple: false,
+})
+async function bring(file: File): Promise<void> {
+  await take(async () => ({
+    hash: await bringIn(file),
+    title: file.name.replace(/\.[^.]*$/, '').slice(0, 120) || 'Picture',
+  }))
+}
+/** Puts a kept picture into the plan as what the overlay shows: one change. */
+async function take(
+  get: () => Promise<{ hash: string; title: string; words?: Readonly<Record<string, Box>> }>,
+): Promise<void> {
+  const { id } = props.row
+  busy.value = 'Measuring the picture \u2026'
+  try {
+    const { hash, title, words } = await get()
+    const order = 1 + Math.max(0, ...Object.values(plan.value.graphics).map(one => one.order))
+    const entry = await usePainter().entry(hash, { title, order }, words)
+    if (!entry) throw new Unusable('The server does not give the picture back.')
+    if (!own(plan.value.overlays, id)) return
+    const name = freshId(title, plan.value.graphics, Math.random)
+    await store.commit(`${plan.value.overlays[id]!.title} shows ${title}`.slice(0, 120), [
+      { do: 'add', collection: 'graphics', id: name, value: entry },
+      setEdit(['overlays', id, 'graphic'], name),
+      ...unused(id),
+    ])
+  } catch (error) {
+    notices.tell((error as Error).message, 'wrong')
+  } finally {
+    busy.value = ''
+  }
+}
+/** The picture before, where nothing else shows it. */
+function unused(id: string): Edit[] {
+  const before = plan.value.overlays[id]?.graphic
+  const elsewhere = Object.entries(plan.value.overlays).some(([other, one]) => other !== id && one.graphic === before)
+  return before === undefined || elsewhere || !own(plan.value.graphics, before)
+    ? []
+    : [{ do: 'remove', collection: 'graphics', id: before }]
+}
+
+// --- words ---
+async function mark(title: string, words: Readonly<Record<string, Box>>): Promise<void> {
+  const [id, one] = [graphicId.value, graphic.value]
+  if (id === undefined || !one) return
+  const entry = await usePainter().entry(one.file, { title: one.title, order: one.order }, toRaw(words))
+  if (!entry) {
+    notices.tell('The picture is not on this server: bring it in again.', 'wrong')
+    return
+  }
+  await store.commit(title, [
+    setEdit(['graphics', id, 'words'], entry.words),
+    setEdit(['graphics', id, 'wordCells'], entry.wordCells),
+  ])
+}
+const boxes = (): Record<string, Box> =>
+  Object.fromEntries(Object.entries(graphic.value?.words ?? {}).map(([id, { x, y, w, h }]) => [id, { x, y, w, h }]))
+const round = ({ x, y, w, h }: Box): Box => {
+  const to = (value: number) => Number(value.toFixed(4))
+  return { x: to(x), y: to(y), w: Math.min(to(w), 1 - to(x)), h: Math.min(to(h), 1 - to(y)) }
+}
+const boxed = (box: Box): void => {
+  const words = boxes()
+  void mark('Mark words', { ...words, [freshId('words', words, Math.random)]: round(box) })
+}
+const unboxed = (id: string): void => {
+  const { [id]: _, ...rest } = boxes()
+  void mark('Take a box of words out', rest)
+}
+async function propose(): Promise<void> {
+  const one = graphic.value
+  if (!one) return
+  const found = await usePainter().words(one.file)
+  if (!found) return notices.tell('The picture is not on this server: bring it in again.', 'wrong')
+  if (found.length === 0) return notices.tell('No line of words was found; draw around them with the mouse.')
+  const words: Record<string, Box> = {}
+  for (const box of found) words[freshId('words', words, Math.random)] = round(box)
+  marking.value = true
+  await mark(`Mark ${found.length} ${found.length === 1 ? 'line' : 'lines'} of words`, words)
+}
+
+const caption = ref(false)
+async function captioned(made: {
+  png: Uint8Array
+  title: string
+  words: Readonly<Record<string, Box>>
+}): Promise<void> {
+  caption.value = false
+  const { keep } = await import('./bring')
+  await take(async () => ({ hash: await keep(made.png), title: made.title, words: made.words }))
+}
+
+// --- the small pictures ---
+const comes = ref<HTMLCanvasElement>()
+const solid = ref<HTMLCanvasElement>()
+const SMALL = [284, 160] as const
+watch([benched, comes, solid], () => {
+  const now = benched.value
+  for (const [canvas, bytes] of [
+    [comes.value, now?.comes],
+    [solid.value, now?.solid],
+  ] as const) {
+    if (!canvas || !bytes || bytes.length !== SMALL[0] * SMALL[1] * 4) continue
+    ;[canvas.width, canvas.height] = SMALL
+    canvas.getContext('2d')!.putImageData(new ImageData(bytes as Uint8ClampedArray<ArrayBuffer>, ...SMALL), 0, 0)
+  }
+})
+
+/** What a key does on the bench; true where it did something. */
+function press(key: string, shift: boolean): boolean {
+  const acts: Record<string, (() => void) | undefined> = {
+    'ArrowLeft': () => step(shift ? 'gain' : 'clip', -1),
+    'ArrowRight': () => step(shift ? 'gain' : 'clip', 1),
+    ' ': () => (shown.value = !shown.value),
+    'p': () => (at.value += 1),
+    'x': graphic.value ? () => (matte.value = !matte.value) : undefined,
+    'd': () => dialog.open(),
+    'c': () => (caption.value = true),
+    'f': () => void find(),
+    'i': way.value ? turn : undefined,
+    'w': graphic.value ? () => (marking.value = !marking.value) : undefined,
+    'Enter': triedHere.value ? useTried : undefined,
+    'Escape': marking.value ? () => (marking.value = false) : undefined,
+  }
+  const act = acts[key]
+  act?.()
+  return act !== undefined
+}
+const asking = computed(() => caption.value)
+defineExpose({ press, asking })
+</script>
+
+<template>
+  <section class="stage" tabindex="0" :aria-label="`${row.overlay.title} on the bench`">
+    <div ref="stage" class="inner" :class="{ over: isOverDropZone }">
+      <BenchPicture
+        :row="row"
+        :scenes="all.scenes"
+        :picture="under?.picture"
+        :cut="cut"
+        :keying="keying"
+        :width="pictureWidth"
+        :shown="shown"
+        :matte="matte"
+        :marking="marking"
+        @benched="now => (benched = now)"
+        @boxed="boxed"
+        @unboxed="unboxed"
+      />
+      <p class="small under" :style="{ width: `${pictureWidth}px` }">
+        <span v-if="marking">Draw around words; a press on a box takes it out.</span>
+        <template v-else>
+          <span class="quiet">{{
+            matte ? 'how solid it becomes' : under ? `over ${under.name}` : 'over nothing'
+          }}</span>
+          <button v-if="row.over.length > 1 && !matte" type="button" class="link" @click="at += 1">
+            other picture <span class="key">P</span>
+          </button>
+          <button type="button" class="link" @click="shown = !shown">
+            {{ shown ? 'without it' : 'with it' }} <span class="key">Space</span>
+          </button>
+          <button v-if="graphic" type="button" class="link" @click="matte = !matte">
+            {{ matte ? 'the picture' : 'the matte' }} <span class="key">X</span>
+          </button>
+        </template>
+        <span class="lost" role="status">{{ shown && !matte ? lostWords : '' }}</span>
+        <span class="quiet">safe 93 / 90&nbsp;%</span>
+      </p>
+      <KeyHistogram
+        v-if="graphic && cells && way"
+        :cells="cells"
+        :way="way"
+        :cut="cut"
+        :scale="row.scale"
+        :misread="row.misread"
+        :tried="triedHere?.setting.cut"
+        @moved="move"
+        @done="rest(0)"
+      />
+      <div v-else-if="!graphic && row.overlay.kind !== 'box' && row.overlay.kind !== 'pattern'" class="bring">
+        <h2>Which picture is it?</h2>
+        <p>
+          What is seen above is drawn. Drop the real one here, PNG with transparency if there is one, or JPEG or SVG:
+          then it is measured what its key loses, leaves and reads like.
+        </p>
+        <p>
+          <button type="button" class="btn primary" :disabled="busy !== ''" @click="dialog.open()">
+            Bring the picture in <span class="key">D</span>
+          </button>
+          <button type="button" class="btn" :disabled="busy !== ''" @click="caption = true">
+            Make a caption <span class="key">C</span>
+          </button>
+        </p>
+      </div>
+      <p v-if="busy" class="quiet" role="status">{{ busy }}</p>
+    </div>
+  </section>
+  <aside :aria-label="`Measures of ${row.overlay.title}`">
+    <h2>{{ row.overlay.title }}</h2>
+    <p class="small quiet how">
+      {{ row.how }}{{ graphic ? `; ${graphic.title}, ${graphic.width} \u00D7 ${graphic.height}` : '' }}
+    </p>
+    <table v-if="measures.length">
+      <thead>
+        <tr>
+          <th scope="col">Measured on the pixels</th>
+          <th scope="col">now</th>
+          <th scope="col">good</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="measure in measures" :key="measure.name">
+          <th scope="row">
+            {{ measure.name }}<span v-if="measure.why" class="small quiet why">{{ measure.why }}</span>
+          </th>
+          <td class="figures" :class="{ bad: measure.bad, quiet: measure.now === 'unjudged' }">{{ measure.now }}</td>
+          <td class="figures quiet">{{ measure.good }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="truth" class="small quiet">{{ truth }}</p>
+    <template v-if="graphic && way">
+      <h3>Set</h3>
+      <p class="tools">
+        <button v-if="way === 'luma'" type="button" class="btn small" :disabled="finding" @click="find">
+          Find the best <span class="key">F</span>
+        </button>
+        <button type="button" class="btn small" :aria-pressed="row.overlay.invert === true" @click="turn">
+          {{ row.overlay.invert ? 'Turned round' : 'Turn round' }} <span class="key">I</span>
+        </button>
+        <button type="button" class="btn small" :aria-pressed="marking" @click="marking = !marking">
+          Words <span class="key">W</span>
+        </button>
+        <button type="button" class="btn small" @click="propose">Look for words</button>
+        <button type="button" class="btn small" @click="dialog.open()">Other picture <span class="key">D</span></button>
+        <button type="button" class="btn small" @click="caption = true">Caption <span class="key">C</span></button>
+      </p>
+      <button v-if="triedHere" type="button" class="btn tried" @click="useTried">
+        <span class="strong">{{ cutWords(row.scale, triedHere.setting.cut) }} <span class="key">Enter</span></span>
+        <span class="small">{{ triedHere.words }}</span>
+      </button>
+      <template v-if="way === 'linear'">
+        <label class="check"
+          ><input type="checkbox" :checked="row.overlay.premultiplied === true" @change="weigh" /> the keyer takes the
+          fill as weighted by its key</label
+        >
+        <label v-if="!graphic.straight" class="sends"
+          ><span>What is sent</span>
+          <select class="pick" :value="row.overlay.sends ?? ''" @change="sent">
+            <option value="">not known</option>
+            <option value="straight">colours as they are</option>
+            <option value="premultiplied">weighted by its key</option>
+          </select></label
+        >
+      </template>
+    </template>
+    <template v-if="findings.length">
+      <h3>Mend</h3>
+      <FindingList :findings="findings" />
+    </template>
+    <div v-if="graphic && way && !matte" class="smalls">
+      <figure>
+        <canvas ref="comes" role="img" aria-label="The fill that comes in" />
+        <figcaption class="small quiet">what comes in</figcaption>
+      </figure>
+      <figure>
+        <canvas ref="solid" role="img" aria-label="The matte" />
+        <figcaption class="small quiet">how solid it becomes</figcaption>
+      </figure>
+    </div>
+    <p v-if="benched" class="small quiet">measured in {{ Math.round(benched.ms) }} ms</p>
+  </aside>
+  <CaptionDialog v-if="caption" :title="row.overlay.title" @made="captioned" @close="caption = false" />
+</template>
+
+<style scoped>
+.stage {
+  overflow: auto;
+  padding: 8px;
+}
+.inner {
+  min-height: 100%;
+}
+.inner.over {
+  outline: 2px dashed var(--chosen);
+  outline-offset: -2px;
+}
+.under {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin: 6px 0 0;
+  align-items: center;
+}
+.link {
+  color: var(--chosen);
+  min-height: 24px;
+  padding: 0;
+}
+.lost {
+  flex: 1;
+  text-align: right;
+  color: var(--quality);
+}
+.bring {
+  margin: 14px 0 0;
+  padding: 14px 18px;
+  border: 1px dashed var(--border);
+  border-radius: 4px;
+  max-width: 704px;
+}
+.bring p {
+  display: flex;
+  gap: 8px;
+  margin: 0 0 8px;
+}
+aside {
+  border-left: 1px solid var(--border);
+  background: var(--surface);
+  padding: 12px 14px 24px;
+  overflow: auto;
+}
+h2 {
+  font: 650 20px/1.3 var(--words);
+  margin: 0;
+}
+h3 {
+  font: 650 15px/1.3 var(--words);
+  margin: 14px 0 6px;
+}
+.how {
+  margin: 0 0 8px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 4px 6px 4px 0;
+}
+thead th {
+  color: var(--quiet);
+}
+tbody tr {
+  border-top: 1px solid var(--line);
+}
+td {
+  padding: 4px 6px 4px 0;
+  white-space: nowrap;
+  vertical-align: top;
+}
+.bad {
+  color: var(--quality);
+  font-weight: 650;
+}
+.why {
+  display: block;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+}
+.tried {
+  display: block;
+  width: 100%;
+  height: auto;
+  margin-top: 8px;
+  padding: 8px 12px;
+  text-align: left;
+  border-color: var(--chosen);
+  white-space: normal;
+}
+.tried span {
+  display: block;
+}
+.tried .key {
+  display: inline;
+}
+.check,
+.sends {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 34px;
+}
+.smalls {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  margin-top: 14px;
+}
+figure {
+  margin: 0;
+}
+figure canvas {
+  width: 100%;
+  aspect-ratio: 16 / 9;
+  background: #000;
+}
+@media (max-width: 1100px) {
+  aside {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: 1px solid var(--border);
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,330 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { number } from 'yup'
+import { type Box, type Edit, type Overlay, emptyPlan, setEdit } from '#core/document'
+import type { KeyerPlan, OverlayRow, Overlays, Place } from '#core/features/keys'
+import { usePlanStore } from '~/plan/store'
+import { decimal } from '~/ui/typed'
+
+/** Where an overlay comes from, what cuts it out, where it lies and when it is used; and which keyer gets it. */
+const props = defineProps<{
+  all: Overlays
+  row: OverlayRow
+  keyers: (KeyerPlan & { readonly edits: readonly Edit[] }) | undefined
+  failed: string
+}>()
+const emit = defineEmits<{ choose: [id: string]; rename: []; drop: [] }>()
+const store = usePlanStore()
+const plan = computed(() => store.plan ?? emptyPlan(''))
+
+const placeIn = (device: string, keyer: number, segment: string | undefined): readonly Place[] =>
+  props.keyers?.places.filter(one => one.device === device && one.keyer === keyer && one.segment === segment) ?? []
+const title = (id: string): string => plan.value.overlays[id]?.title ?? id
+const columns = computed<{ id: string | undefined; title: string }[]>(() =>
+  props.all.segments.length ? [...props.all.segments] : [{ id: undefined, title: 'the show' }],
+)
+
+const KINDS = {
+  luma: 'its own brightness',
+  linear: 'a key signal',
+  chroma: 'a colour',
+  pattern: 'a shape',
+  box: 'a box',
+} as const
+const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
+const set = (field: keyof Overlay, value: unknown, words: string): void =>
+  void store.commit(words.slice(0, 120), [
+    setEdit(['overlays', props.row.id, field] as never, (value === '' ? undefined : value) as never),
+  ])
+
+const shareSchema = number().typeError('a share of the picture in %').min(0, '0 % or more').max(100, 'at most 100 %')
+const SIDES = [
+  ['x', 'Left'],
+  ['y', 'Top'],
+  ['w', 'Width'],
+  ['h', 'Height'],
+] as const
+const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
+const percent = (value: number): number => Number((value * 100).toFixed(2))
+/** The box within the picture: what would stick out is pushed back. */
+function within({ x, y, w, h }: Box): Box {
+  const [width, height] = [Math.min(1, Math.max(0.01, w)), Math.min(1, Math.max(0.01, h))]
+  const round = (value: number) => Number(value.toFixed(4))
+  return {
+    x: round(Math.min(1 - width, Math.max(0, x))),
+    y: round(Math.min(1 - height, Math.max(0, y))),
+    w: round(width),
+    h: round(height),
+  }
+}
+function side(which: keyof Box, text: string): void {
+  const box = props.row.overlay.box ?? WHOLE
+  set('box', within({ ...box, [which]: decimal(text) / 100 }), `${props.row.overlay.title}: ${text} %`)
+}
+/** Moves the box by hundredths of the picture. */
+function nudge(dx: number, dy: number): void {
+  const { box } = props.row.overlay
+  if (!box) return
+  set('box', within({ ...box, x: box.x + dx / 100, y: box.y + dy / 100 }), `Move ${props.row.overlay.title}`)
+}
+defineExpose({ nudge })
+const CORNER: Box = { x: 0.68, y: 0.06, w: 0.27, h: 0.27 }
+function toggleBox(): void {
+  const { box } = props.row.overlay
+  set('box', box ? undefined : CORNER, box ? 'Over the whole picture' : 'In a box')
+}
+function inSegment(id: string): void {
+  const { overlay } = props.row
+  const now = overlay.segments ?? props.all.segments.map(one => one.id)
+  const next = now.includes(id) ? now.filter(other => other !== id) : [...now, id]
+  const every = props.all.segments.every(one => next.includes(one.id))
+  set(
+    'segments',
+    every ? undefined : next,
+    `${overlay.title} ${now.includes(id) ? 'not in' : 'in'} ${plan.value.segments[id]?.title ?? id}`,
+  )
+}
+</script>
+
+<template>
+  <section class="stage" tabindex="0" :aria-label="row.overlay.title">
+    <p v-if="keyers?.why[row.id]" class="why">{{ keyers.why[row.id] }}</p>
+    <p v-else-if="failed" class="quiet" role="alert">The keyers could not be worked out: {{ failed }}</p>
+    <p v-else-if="!keyers" class="quiet" role="status">Working out which keyer it gets …</p>
+    <div
+      v-for="switcher in all.switchers.filter(
+        one =>
+          one.keyers.some((_, i) => columns.some(({ id }) => placeIn(one.device, i + 1, id).length)) ||
+          one.device === row.switcher,
+      )"
+      :key="switcher.device"
+      class="keyers"
+    >
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Keyers of {{ switcher.name }}</th>
+            <th v-for="column in columns" :key="column.id ?? ''" scope="col" class="small">{{ column.title }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(keyer, i) in switcher.keyers" :key="i">
+            <th scope="row">
+              {{ keyer.title }}<span class="small quiet words">{{ keyer.words }}</span>
+            </th>
+            <td v-for="column in columns" :key="column.id ?? ''">
+              <button
+                v-for="place in placeIn(switcher.device, i + 1, column.id)"
+                :key="place.overlay"
+                type="button"
+                class="placed cut"
+                :class="{ on: place.overlay === row.id }"
+                @click="emit('choose', place.overlay)"
+              >
+                {{ title(place.overlay) }}
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+  <aside :aria-label="`Settings of ${row.overlay.title}`">
+    <h2>{{ row.overlay.title }}</h2>
+    <div class="fields">
+      <label
+        ><span>Shows</span>
+        <select
+          class="pick"
+          :value="row.overlay.fill"
+          @change="
+            event => set('fill', valueIn(event), `${row.overlay.title} from ${plan.devices[valueIn(event)]?.name}`)
+          "
+        >
+          <option v-for="one in all.sources" :key="one.device" :value="one.device">{{ one.name }}</option>
+          <option v-if="!plan.devices[row.overlay.fill]" :value="row.overlay.fill">{{ row.overlay.fill }}, gone</option>
+        </select></label
+      >
+      <label
+        ><span>Cut out by</span>
+        <select
+          class="pick"
+          :value="row.overlay.kind"
+          @change="
+            event =>
+              set('kind', valueIn(event), `${row.overlay.title} by ${KINDS[valueIn(event) as keyof typeof KINDS]}`)
+          "
+        >
+          <option v-for="(words, kind) in KINDS" :key="kind" :value="kind">{{ words }}</option>
+        </select></label
+      >
+      <label v-if="row.overlay.kind === 'linear'"
+        ><span>Key signal</span>
+        <select
+          class="pick"
+          :value="row.overlay.key ?? ''"
+          @change="event => set('key', valueIn(event), 'Its key signal')"
+        >
+          <option value="">of the same source</option>
+          <option v-for="one in all.sources" :key="one.device" :value="one.device">{{ one.name }}</option>
+        </select></label
+      >
+      <label
+        ><span>Lies over</span>
+        <select
+          class="pick"
+          :value="row.overlay.over ?? ''"
+          @change="
+            event =>
+              set(
+                'over',
+                valueIn(event),
+                `${row.overlay.title} over ${plan.devices[valueIn(event)]?.name ?? 'everything'}`,
+              )
+          "
+        >
+          <option value="">everything</option>
+          <option v-for="one in all.switchers" :key="one.device" :value="one.device">
+            the pictures of {{ one.name }}
+          </option>
+        </select></label
+      >
+      <label class="check"
+        ><input type="checkbox" :checked="row.overlay.box !== undefined" @change="toggleBox" />
+        {{ row.overlay.kind === 'box' ? 'stands where I say' : 'only a part of the picture' }}</label
+      >
+      <div v-if="row.overlay.box" class="sides">
+        <label v-for="[which, words] in SIDES" :key="which"
+          ><span class="small quiet">{{ words }}, %</span>
+          <TypedField
+            inputmode="decimal"
+            :value="percent(row.overlay.box[which])"
+            :schema="shareSchema"
+            needs="a share"
+            :aria-label="`${words}, %`"
+            @done="text => side(which, text)"
+        /></label>
+      </div>
+    </div>
+    <template v-if="all.segments.length">
+      <h3>Used in</h3>
+      <label v-for="segment in all.segments" :key="segment.id" class="check"
+        ><input
+          type="checkbox"
+          :checked="!row.overlay.segments || row.overlay.segments.includes(segment.id)"
+          @change="inSegment(segment.id)"
+        />
+        {{ segment.title }}</label
+      >
+    </template>
+    <p class="ends">
+      <button type="button" class="btn small" @click="emit('rename')">Rename <span class="key">R</span></button>
+      <button type="button" class="btn small" @click="emit('drop')">Take out <span class="key">Del</span></button>
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+.stage {
+  overflow: auto;
+  padding: 8px 16px;
+}
+.why {
+  margin: 6px 0 0;
+}
+.keyers {
+  margin-top: 14px;
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 650;
+  padding: 4px 8px 4px 0;
+  vertical-align: top;
+}
+thead th.small {
+  font-weight: 400;
+}
+tbody th {
+  font-weight: 400;
+  min-width: 150px;
+}
+tbody tr {
+  border-top: 1px solid var(--line);
+}
+.words {
+  display: block;
+}
+td {
+  padding: 4px 8px 4px 0;
+  vertical-align: top;
+}
+.placed {
+  display: block;
+  max-width: 160px;
+  border: 1px solid var(--border);
+  border-left: 4px solid var(--light);
+  border-radius: 4px;
+  padding: 3px 8px;
+  font-size: 13px;
+}
+.placed.on {
+  border-color: var(--chosen);
+  border-left-color: var(--light);
+}
+aside {
+  border-left: 1px solid var(--border);
+  background: var(--surface);
+  padding: 14px 18px 24px;
+  overflow: auto;
+}
+h2 {
+  font: 650 20px/1.3 var(--words);
+  margin: 0 0 8px;
+}
+h3 {
+  font: 650 15px/1.3 var(--words);
+  margin: 16px 0 4px;
+}
+.fields > label:not(.check) {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+}
+.fields > label > span {
+  color: var(--quiet);
+}
+.fields .pick {
+  width: 100%;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+.sides {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 6px;
+}
+.ends {
+  display: flex;
+  gap: 8px;
+  margin: 16px 0 0;
+}
+@media (max-width: 1100px) {
+  aside {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: 1px solid var(--border);
+    overflow: visible;
+  }
+}
+</style>

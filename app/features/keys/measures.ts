@@ -1,0 +1,113 @@
+import type { Cut, GraphicEntry } from '#core/document'
+import { type OverlayRow, contrastOf, standing, wordsOf } from '#core/features/keys'
+import { LIMITS, type Way, measured, readCells } from '#core/picture'
+import { figure, percent } from '#core/words'
+
+/** One measure as the bench tells it. */
+export interface Measure {
+  readonly name: string
+  readonly now: string
+  readonly good: string
+  readonly bad: boolean
+  /** Why it is not judged, or what else is to be known of it. */
+  readonly why?: string
+}
+
+const UNJUDGED = 'unjudged'
+/** A phone held upright shows a picture so high, mm, and is read from this far; a capital letter of distance / 200 is read. */
+const PHONE_MM = 60
+const PHONE_AT_MM = 350
+const EDGE = (1 - LIMITS.safe) / 2
+
+export const wayOf = ({ overlay: { kind } }: OverlayRow): Way | undefined =>
+  kind === 'luma' || kind === 'linear' ? kind : undefined
+
+/** All measures of an overlay's key as it is set, from what was counted of its graphic. */
+export function measuresOf(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
+  return [...onPixels(row, graphic, cut, fringe), ...ofWords(row, graphic, cut)]
+}
+
+function onPixels(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
+  const way = wayOf(row)
+  const opaque = graphic.opaque === true
+  const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, opaque)
+  if (!way || !cells) return []
+  const found = measured(cells, way, cut, row.misread)
+  const inWords = graphic.wordCells === undefined ? undefined : readCells(graphic.wordCells, opaque)
+  const wordsLost = inWords && measured(inWords, way, cut, row.misread).lost
+  const share = (value: number | undefined) => (value === undefined ? UNJUDGED : percent(value))
+  return [
+    {
+      name: 'Graphic lost',
+      now: share(found.lost),
+      good: percent(0),
+      bad: (found.lost ?? 0) > LIMITS.lost,
+      ...(found.lostWithHoles === undefined
+        ? {}
+        : {
+            why: `${percent(found.lostWithHoles)} if what is enclosed and as dark as the ground belongs to it: that cannot be seen in this file`,
+          }),
+    },
+    {
+      name: 'Words lost',
+      now: share(wordsLost),
+      good: percent(0),
+      bad: (wordsLost ?? 0) > LIMITS.wordsLost,
+      ...(graphic.words ? {} : { why: 'no words are marked yet' }),
+    },
+    {
+      name: 'Background that stays',
+      now: share(found.haze),
+      good: percent(0),
+      bad: (found.haze ?? 0) > LIMITS.groundStays,
+    },
+    {
+      name: 'Soft edge kept',
+      now: share(found.soft),
+      good: `> ${percent(LIMITS.softGood)}`,
+      bad: found.soft !== undefined && found.soft < LIMITS.soft,
+      ...(found.soft === undefined
+        ? { why: opaque ? 'the file does not say how solid its pixels are' : 'it has no soft edge' }
+        : {}),
+    },
+    {
+      name: 'Edge too bright or dark',
+      now: fringe === undefined ? UNJUDGED : `${figure(fringe, 0)} of 255`,
+      good: '\u00B1 6',
+      bad: fringe !== undefined && Math.abs(fringe) > 6,
+    },
+  ]
+}
+
+function ofWords(row: OverlayRow, graphic: GraphicEntry, cut: Cut): Measure[] {
+  const words = wordsOf(graphic).map(([, word]) => word)
+  const about = { kind: row.overlay.kind, cut, ...(row.misread ? { misread: row.misread } : {}) }
+  const contrasts = words.flatMap(word => contrastOf(about, word) ?? [])
+  const contrast = contrasts.length ? Math.min(...contrasts) : undefined
+  const letters = words.flatMap(word => (word.letters ? [word.letters * (row.overlay.box?.h ?? 1)] : []))
+  const least = letters.length ? Math.min(...letters) : undefined
+  const outside = words.filter(word => {
+    const { x, y, w, h } = standing(row.overlay, word)
+    return Math.min(x, y) < EDGE - 1e-6 || Math.max(x + w, y + h) > 1 - EDGE + 1e-6
+  }).length
+  return [
+    {
+      name: 'Contrast, guaranteed',
+      now: contrast === undefined ? UNJUDGED : `${figure(contrast)} : 1`,
+      good: `> ${LIMITS.contrastGood}`,
+      bad: contrast !== undefined && contrast < LIMITS.contrast,
+    },
+    {
+      name: 'Letters on a phone',
+      now: least === undefined ? UNJUDGED : `${figure(least * PHONE_MM)}\u00A0mm`,
+      good: `> ${figure(PHONE_AT_MM / 200)}\u00A0mm`,
+      bad: least !== undefined && least < LIMITS.letters,
+    },
+    {
+      name: 'Inside the safe area',
+      now: words.length === 0 ? UNJUDGED : outside ? `${words.length - outside} of ${words.length}` : 'all',
+      good: 'all',
+      bad: outside > 0,
+    },
+  ]
+}
