@@ -106,6 +106,7 @@ export function readPng(bytes: Uint8Array): Graphic {
   } catch {
     throw new BadPicture('It is damaged.')
   }
+  if (found.depth === 8 && found.channels === 4) return whole(found.width, found.height, found.data)
   const { width, height, transparency } = found
   const { samples, most } = unpacked(found)
   const channels = samples.length / (width * height)
@@ -122,6 +123,14 @@ export function readPng(bytes: Uint8Array): Graphic {
     if (solid < 255) opaque = false
     data[p * 4 + 3] = solid
   }
+  return { width, height, data, opaque }
+}
+
+/** Four channels of eight bit: as they are. */
+function whole(width: number, height: number, samples: ArrayLike<number>): Graphic {
+  const data = new Uint8ClampedArray(samples)
+  let opaque = true
+  for (let i = 3; i < data.length && opaque; i += 4) opaque = data[i] === 255
   return { width, height, data, opaque }
 }
 

@@ -4,22 +4,20 @@ import type { Box } from '#core/document'
 import { graphicEntry } from '#core/features/keys'
 import {
   type Graphic,
-  type Pixels,
-  fillOf,
+  fillAs,
   findSetting,
   fringe,
   lostPixels,
   meant,
   readCells,
   reduced,
-  scaled,
   solidityOf,
   wordLines,
 } from '#core/picture'
 import { BadPicture, readPng, writePng } from '#shared/png'
 import { graphicNow, graphicOf } from './graphics'
 import type { Painter } from './protocol'
-import { drawnBy, filesIn } from './sources'
+import { drawnBy, filesIn, shownAs } from './sources'
 
 const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
 /** Stripes over what is lost: violet, 6 of 10 pixels. */
@@ -39,8 +37,12 @@ function stripes(marked: Uint8Array, from: Graphic, { x, y, w, h }: Box, width: 
   return to
 }
 
-const small = (picture: Pixels, [width, height]: readonly [number, number]) =>
-  scaled(picture, width, height).data.slice()
+/** What is meant of the graphic that was measured last: it is dragged at for a while. */
+let last: { readonly file: string; readonly meant: ReturnType<typeof meant> } | undefined
+function meantOf(file: string, graphic: Graphic): ReturnType<typeof meant> {
+  if (last?.file !== file) last = { file, meant: meant(graphic) }
+  return last.meant
+}
 
 const painter: Painter = {
   async draw(picture, scenes, width, height, frame = 0) {
@@ -79,9 +81,9 @@ const painter: Painter = {
     if (!graphic) return undefined
     const from = performance.now()
     const edge = fringe(graphic, keying)
-    const lost = stripes(lostPixels(graphic, meant(graphic).truth, keying), graphic, box, width, height)
-    const comes = small(fillOf(graphic, keying), size)
-    const solid = small(solidityOf(graphic, keying), size)
+    const lost = stripes(lostPixels(meantOf(file, graphic), keying), graphic, box, width, height)
+    const comes = shownAs(file, graphic, fillAs(keying), ...size).data.slice()
+    const solid = solidityOf(shownAs(file, graphic, keying.way === 'linear' ? 'key' : 'on black', ...size), keying).data
     return transfer(
       { lost, comes, solid, ...(edge === undefined ? {} : { fringe: edge }), ms: performance.now() - from },
       [lost.buffer, comes.buffer, solid.buffer],

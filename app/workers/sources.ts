@@ -31,7 +31,7 @@ export function drawnBy(
     picture,
     ({ device, port, content, words, graphic }, w, h) => {
       const shown = graphic && content !== 'blank' && content !== 'full' ? graphics(graphic.file) : undefined
-      if (shown) return once(JSON.stringify([graphic, w, h]), () => scaled(sentAs(shown, graphic!.as), w, h))
+      if (shown) return shownAs(graphic!.file, shown, graphic!.as, w, h)
       const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
       const as: Scene = {
         ...scene,
@@ -48,6 +48,15 @@ export function drawnBy(
   // What is kept must not be given away.
   return data.slice()
 }
+
+/** A graphic as it is sent, in a size; kept. */
+export const shownAs = (
+  file: string,
+  graphic: Graphic,
+  as: Parameters<typeof sentAs>[1],
+  width: number,
+  height: number,
+): Pixels => once(JSON.stringify([file, as, width, height]), () => scaled(sentAs(graphic, as), width, height))
 
 /** Files of the graphics that a picture shows. */
 export function filesIn(picture: Picture): string[] {

@@ -1,8 +1,8 @@
 import type { Cut, FillKind } from '#core/document'
-import { type Graphic, sentAs } from './graphic'
-import { type Misread, keyed, matteOf, matteTable } from './key'
+import { type Graphic, type meant, sentAs } from './graphic'
+import { type Misread, keyed, luma, matteOf, matteTable } from './key'
 import type { Way } from './measure'
-import { type Pixels, plain } from './pixels'
+import type { Pixels } from './pixels'
 
 /** What a graphics computer sends of a graphic, and how the keyer takes it. */
 export interface Keying {
@@ -13,67 +13,63 @@ export interface Keying {
   readonly misread?: Misread
 }
 
-/** The picture that comes in as fill. */
-export const fillOf = (graphic: Graphic, { way, sends }: Pick<Keying, 'way' | 'sends'>): Pixels =>
-  sentAs(graphic, way === 'linear' && sends === 'straight' ? 'straight' : 'on black')
-
-/** The picture whose brightness decides. */
-export const cutOf = (graphic: Graphic, way: Way): Pixels => sentAs(graphic, way === 'linear' ? 'key' : 'on black')
+/** As what the fill comes in. */
+export const fillAs = ({ way, sends }: Pick<Keying, 'way' | 'sends'>) =>
+  way === 'linear' && sends === 'straight' ? 'straight' : 'on black'
 
 /** A graphic over a picture of its size, as the keyer makes it. */
 export function laidOver(back: Pixels, graphic: Graphic, keying: Keying): Pixels {
   const { clip, gain, invert, premultiplied } = keying.cut
-  return keyed(back, fillOf(graphic, keying), {
+  return keyed(back, sentAs(graphic, fillAs(keying)), {
     table: matteTable(clip, gain, invert, keying.misread),
-    key: cutOf(graphic, keying.way),
+    key: sentAs(graphic, keying.way === 'linear' ? 'key' : 'on black'),
     ...(premultiplied ? { premultiplied } : {}),
   })
 }
 
-/** How solid each pixel becomes, in greys. */
-export const solidityOf = (graphic: Graphic, { way, cut, misread }: Keying): Pixels =>
-  matteOf(cutOf(graphic, way), matteTable(cut.clip, cut.gain, cut.invert, misread))
+/** How solid each pixel of what decides becomes, in greys. */
+export const solidityOf = (cutBy: Pixels, { cut, misread }: Keying): Pixels =>
+  matteOf(cutBy, matteTable(cut.clip, cut.gain, cut.invert, misread))
 
-/** Mid grey of the three grounds over which an edge is judged. */
-const GREY = 0.4
+/** Grounds over which an edge is judged, codes: black, 40 % and white. */
+const GROUNDS = [0, 102, 255] as const
 
 /**
  * Colour that an edge gains or loses against what is meant, in codes: the mean over soft pixels whose own colour has a
  * channel of 20 codes or more, the channel and ground (black, 40 %, white) where it is worst, with its sign. Undefined
  * where the graphic has no such pixels, or does not say how solid it is.
  */
-export function fringe(graphic: Graphic, keying: Keying): number | undefined {
+export function fringe(graphic: Graphic, { way, cut, sends, misread }: Keying): number | undefined {
   if (graphic.opaque) return undefined
-  const soft: number[] = []
-  for (let i = 0; i < graphic.data.length; i += 4) {
-    const alpha = graphic.data[i + 3]! / 255
-    if (alpha > 0.05 && alpha < 0.95 && Math.max(graphic.data[i]!, graphic.data[i + 1]!, graphic.data[i + 2]!) >= 20)
-      soft.push(i)
-  }
-  if (soft.length === 0) return undefined
-  let worst = 0
-  for (const ground of [0, GREY, 1].map(share => Math.round(share * 255))) {
-    const got = laidOver(plain(graphic.width, graphic.height, [ground, ground, ground]), graphic, keying)
-    for (let c = 0; c < 3; c++) {
-      let sum = 0
-      for (const i of soft) {
-        const alpha = graphic.data[i + 3]! / 255
-        sum += got.data[i + c]! - (alpha * graphic.data[i + c]! + (1 - alpha) * ground)
+  const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
+  const straight = way === 'linear' && sends === 'straight'
+  const { data } = graphic
+  const sums = new Float64Array(9)
+  let soft = 0
+  for (let i = 0; i < data.length; i += 4) {
+    if (data[i + 3] === 0 || data[i + 3] === 255) continue
+    const alpha = data[i + 3]! / 255
+    if (alpha <= 0.05 || alpha >= 0.95 || Math.max(data[i]!, data[i + 1]!, data[i + 2]!) < 20) continue
+    soft++
+    const sent = [0, 1, 2].map(c => (straight ? data[i + c]! : Math.floor(data[i + c]! * alpha + 0.5)))
+    const a = table[way === 'linear' ? data[i + 3]! : luma(sent[0]!, sent[1]!, sent[2]!)]!
+    for (let c = 0; c < 3; c++)
+      for (let g = 0; g < 3; g++) {
+        const got = Math.min(255, Math.floor((cut.premultiplied ? 1 : a) * sent[c]! + (1 - a) * GROUNDS[g]! + 0.5))
+        sums[c * 3 + g]! += got - (alpha * data[i + c]! + (1 - alpha) * GROUNDS[g]!)
       }
-      const mean = sum / soft.length
-      if (Math.abs(mean) > Math.abs(worst)) worst = mean
-    }
   }
-  return worst
+  if (soft === 0) return undefined
+  return sums.reduce((worst, sum) => (Math.abs(sum / soft) > Math.abs(worst) ? sum / soft : worst), 0)
 }
 
-/** Where the graphic is lost: 1 a pixel that is meant to be seen and becomes less than half as solid, else 0. */
-export function lostPixels(graphic: Graphic, truth: Uint8Array, keying: Keying): Uint8Array {
-  const solid = solidityOf(graphic, keying)
+/** Where a graphic is lost: 1 a pixel that is meant to be seen and becomes less than half as solid, else 0. */
+export function lostPixels({ y, truth }: ReturnType<typeof meant>, { way, cut, misread }: Keying): Uint8Array {
+  const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
   const found = new Uint8Array(truth.length)
   for (let p = 0; p < found.length; p++) {
-    const alpha = truth[p]! / 255
-    if (alpha > 0.5 && solid.data[p * 4]! / 255 < alpha / 2) found[p] = 1
+    const solid = truth[p]!
+    if (solid > 127 && table[way === 'linear' ? solid : y[p]!]! < solid / 510) found[p] = 1
   }
   return found
 }

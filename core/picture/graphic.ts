@@ -14,7 +14,11 @@ export function onBlack({ width, height, data }: Graphic): Pixels {
   const to = plain(width, height)
   for (let i = 0; i < data.length; i += 4) {
     const a = data[i + 3]!
-    for (let c = 0; c < 3; c++) to.data[i + c] = Math.floor((data[i + c]! * a) / 255 + 0.5)
+    if (a === 0) continue
+    // The array rounds to the nearest, and there is no half: the product is whole.
+    to.data[i] = (data[i]! * a) / 255
+    to.data[i + 1] = (data[i + 1]! * a) / 255
+    to.data[i + 2] = (data[i + 2]! * a) / 255
   }
   return to
 }
@@ -121,13 +125,16 @@ export function meant(graphic: Graphic): {
   readonly truth: Uint8Array
   readonly ground: Colour
 } {
-  const sent = graphic.opaque ? graphic : onBlack(graphic)
+  const { data } = graphic.opaque ? graphic : onBlack(graphic)
   const y = new Uint8Array(graphic.width * graphic.height)
-  for (let p = 0; p < y.length; p++) y[p] = luma(sent.data[p * 4]!, sent.data[p * 4 + 1]!, sent.data[p * 4 + 2]!)
-  if (graphic.opaque) return { y, ...seenTruth(graphic) }
   const truth = new Uint8Array(y.length)
-  for (let p = 0; p < truth.length; p++) truth[p] = graphic.data[p * 4 + 3]!
-  return { y, truth, ground: [0, 0, 0] }
+  for (let p = 0, i = 0; p < y.length; p++, i += 4) {
+    const solid = graphic.data[i + 3]!
+    if (solid === 0 && !graphic.opaque) continue
+    y[p] = luma(data[i]!, data[i + 1]!, data[i + 2]!)
+    truth[p] = solid
+  }
+  return graphic.opaque ? { y, ...seenTruth(graphic) } : { y, truth, ground: [0, 0, 0] }
 }
 
 /**

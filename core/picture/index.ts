@@ -1,4 +1,4 @@
-export { type Keying, fillOf, fringe, laidOver, lostPixels, solidityOf } from './bench'
+export { type Keying, fillAs, fringe, laidOver, lostPixels, solidityOf } from './bench'
 export { type Cells, type Region, cellsOf, cellsText, pixelsIn, readCells } from './cells'
 export { type Ink, contrast, guaranteed, lettering, sentLuma } from './contrast'
 export { type Graphic, groundOf, meant, onBlack, reduced, sentAs, straightPixels } from './graphic'

@@ -4,7 +4,7 @@ import { CLEAR, type Patch, patches } from '../../testing/graphics'
 import { fringe, laidOver, lostPixels, solidityOf } from './bench'
 import { cellsOf, cellsText, pixelsIn, readCells } from './cells'
 import { contrast, guaranteed, lettering, luminance } from './contrast'
-import { type Graphic, groundOf, meant, straightPixels } from './graphic'
+import { type Graphic, groundOf, meant, sentAs, straightPixels } from './graphic'
 import { chromaKeyed, keyed, luma, matteTable } from './key'
 import { type Way, findSetting, measured } from './measure'
 import { type Colour, at, plain } from './pixels'
@@ -144,7 +144,7 @@ describe('measures', () => {
     expect(measured(cellsOf(graphic), 'luma', { clip: 0, gain: 0 }).haze).toBe(0)
     expect(
       [
-        ...lostPixels(graphic, meant(graphic).truth, {
+        ...lostPixels(meant(graphic), {
           way: 'luma',
           cut: { clip: 0.2, gain: 0.5 },
           sends: 'straight',
@@ -218,7 +218,7 @@ describe('what is seen', () => {
     // Red is meant to be 100.4 over black and becomes 50.2.
     expect(fringe(half, keying)).toBeCloseTo(-50.2, 0)
     expect(fringe(half, { ...keying, sends: 'straight' })).toBeCloseTo(0, 0)
-    expect(at(solidityOf(half, keying), 0, 0)).toEqual([128, 128, 128])
+    expect(at(solidityOf(sentAs(half, 'key'), keying), 0, 0)).toEqual([128, 128, 128])
   })
   it('is cut out before a painted screen by its hue', () => {
     const chroma = { screen: [0, 177, 64], tolerance: 0.08, edge: 0.12, spill: 1 } as const

@@ -1,7 +1,7 @@
 import type { Cut } from '#core/document'
 import type { Cells } from './cells'
 import { HOLE } from './graphic'
-import { type Misread, matteTable } from './key'
+import { type Misread, matteTable, readAs } from './key'
 
 /** What makes the matte: the picture's own brightness over black, or a key signal beside it. */
 export type Way = 'luma' | 'linear'
@@ -82,15 +82,17 @@ export function measured(cells: Cells, way: Way, cut: Cut, misread?: Misread): M
   }
 }
 
-/** Counted so that a setting is measured in 256 steps, whatever the graphic. */
+/** Counted so that a setting is measured in some hundred steps, whatever the graphic. */
 interface Sums {
-  /** By brightness: pixels meant to be clear. */
-  readonly clear: Float64Array
-  /** By brightness and by least solidity: pixels meant to be solid by more than half, at least so solid. */
+  /** By brightness: pixels meant to be clear, where any are. */
+  readonly clear: { readonly y: readonly number[]; readonly n: readonly number[] }
+  /** Brightnesses of pixels meant to be solid by more than half. */
+  readonly solidAt: readonly number[]
+  /** By brightness and by least solidity: such pixels that are meant to be at least so solid. */
   readonly solidFrom: Float64Array
   readonly solid: number
   /** Cells of the soft edge. */
-  readonly soft: readonly (readonly [y: number, alpha: number, count: number])[]
+  readonly soft: { readonly y: Uint8Array; readonly alpha: Float64Array; readonly n: Float64Array }
   readonly span: number
 }
 
@@ -115,19 +117,49 @@ function sums({ counts, opaque }: Cells): Sums {
   }
   for (let y = 0; y < 256; y++)
     for (let from = 255; from >= 0; from--) solidFrom[y * 257 + from]! += solidFrom[y * 257 + from + 1]!
-  return { clear, solidFrom, solid, soft, span }
+  const codes = Array.from({ length: 256 }, (_, y) => y)
+  const clearAt = codes.filter(y => clear[y]! > 0)
+  return {
+    clear: { y: clearAt, n: clearAt.map(y => clear[y]!) },
+    solidAt: codes.filter(y => solidFrom[y * 257]! > 0),
+    solidFrom,
+    solid,
+    soft: {
+      y: Uint8Array.from(soft, ([y]) => y),
+      alpha: Float64Array.from(soft, ([, alpha]) => alpha),
+      n: Float64Array.from(soft, ([, , n]) => n),
+    },
+    span,
+  }
 }
 
 /** Pixels lost at a table: those whose meant solidity is more than twice what they get. */
-function lostAt({ solidFrom }: Sums, table: Float64Array): number {
+function lostAt({ solidAt, solidFrom }: Sums, table: Float64Array): number {
   let lost = 0
-  for (let y = 0; y < 256; y++) {
+  for (let i = 0; i < solidAt.length; i++) {
+    const y = solidAt[i]!
+    const a = table[y]!
+    if (a >= 0.5) continue
     // The first code of which less than half is left; rounding may put it one to either side.
-    let from = Math.min(255, Math.floor(table[y]! * 510))
-    while (from <= 255 && !(table[y]! < from / 255 / 2)) from++
+    let from = Math.floor(a * 510)
+    while (from <= 255 && !(a < from / 255 / 2)) from++
     lost += solidFrom[y * 257 + from]!
   }
   return lost
+}
+
+/** Pixels that are meant to be clear and are seen, also where the ground wobbles. */
+function hazyAt({ clear: { y, n } }: Sums, table: Float64Array): number {
+  let hazy = 0
+  for (let i = 0; i < y.length; i++) {
+    const code = y[i]!
+    if (
+      table[code < 255 - WOBBLE ? code + WOBBLE : 255]! > SEEN_FROM ||
+      table[code > WOBBLE ? code - WOBBLE : 0]! > SEEN_FROM
+    )
+      hazy += n[i]!
+  }
+  return hazy
 }
 
 /** What can be set at a panel: whole steps from 0 to the most; `toCut` gives what a pair of them means. */
@@ -162,17 +194,22 @@ export function findSetting(
   const all = sums(cells)
   const inWords = words && sums(words)
   if (all.solid === 0) return undefined
+  const read = Float64Array.from({ length: 256 }, (_, code) => readAs(code / 255, misread))
+  const table = new Float64Array(256)
   let best: { readonly rank: readonly number[]; readonly clip: number; readonly gain: number } | undefined
   for (let clip = 0; clip <= panel.steps; clip++)
     for (let gain = 0; gain <= panel.steps; gain++) {
-      const table = tableOf({ ...panel.toCut(clip, gain), ...(invert ? { invert } : {}) }, misread)
-      let hazy = 0
-      for (let y = 0; y < 256; y++)
-        if (table[Math.min(255, y + WOBBLE)]! > SEEN_FROM || table[Math.max(0, y - WOBBLE)]! > SEEN_FROM)
-          hazy += all.clear[y]!
+      const at = panel.toCut(clip, gain)
+      const slope = 1 / Math.max(1 - at.gain, 1 / 255)
+      for (let code = 0; code < 256; code++) {
+        const a = Math.min(1, Math.max(0, (read[code]! - at.clip) * slope))
+        table[code] = invert ? 1 - a : a
+      }
+      const hazy = hazyAt(all, table)
+      if (best?.rank[0] === 0 && hazy > 0) continue
       const wordsLost = inWords ? lostAt(inWords, table) : 0
       const rank = [hazy > 0 ? 1 : 0, wordsLost > 0 ? 1 : 0, hazy, wordsLost, lostAt(all, table)]
-      if (best && later(rank, best.rank.slice(0, rank.length)) > 0) continue
+      if (best && later(rank, best.rank) > 0) continue
       const soft = softAt(all, table)
       rank.push(soft < LIMITS.soft ? 2 : soft < LIMITS.softGood ? 1 : 0, -marginAt(all, table), -soft, clip)
       if (!best || later(rank, best.rank) < 0) best = { rank, clip, gain }
@@ -194,33 +231,32 @@ export function findSetting(
   }
 }
 
+/** Compares as far as the first goes: above 0 it comes after. */
 const later = (a: readonly number[], b: readonly number[]): number => {
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return a[i]! - (b[i] ?? -Infinity)
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return a[i]! - b[i]!
   return 0
 }
 
-function softAt({ soft, span }: Sums, table: Float64Array): number {
+function softAt({ soft: { y, alpha, n }, span }: Sums, table: Float64Array): number {
   if (span === 0) return 1
   let off = 0
-  for (const [y, alpha, n] of soft) off += n * Math.abs(table[y]! - alpha)
+  for (let i = 0; i < y.length; i++) off += n[i]! * Math.abs(table[y[i]!]! - alpha[i]!)
   return Math.max(0, 1 - off / span)
 }
 
 /** How far, in brightness 0 .. 1, the nearest kept pixel is from being lost and the nearest clear one from being seen. */
-function marginAt({ clear, solidFrom }: Sums, table: Float64Array): number {
-  let [least, most] = [256, -1]
-  const kept = (y: number) => solidFrom[y * 257]! > 0
+function marginAt({ clear, solidAt }: Sums, table: Float64Array): number {
   const rising = table[0]! <= table[255]!
   // Codes in order of how solid they become.
-  const code = (i: number) => (rising ? i : 255 - i)
-  let half = 256
-  for (let i = 0; i < 256; i++) {
-    const y = code(i)
-    if (half === 256 && table[y]! >= 0.5) half = i
-    if (clear[y]! > 0 && table[y]! <= SEEN_FROM) most = i
-    if (kept(y) && table[y]! >= 0.5 && least === 256) least = i
+  const place = (y: number) => (rising ? y : 255 - y)
+  let [half, seen] = [256, 256]
+  for (let i = 255; i >= 0; i--) {
+    const a = table[place(i)]!
+    if (a >= 0.5) half = i
+    if (a > SEEN_FROM) seen = i
   }
-  let seen = 256
-  for (let i = 255; i >= 0; i--) if (table[code(i)]! > SEEN_FROM) seen = i
+  let [least, most] = [256, -1]
+  for (const y of solidAt) if (place(y) >= half) least = Math.min(least, place(y))
+  for (const y of clear.y) if (place(y) < seen) most = Math.max(most, place(y))
   return Math.max(0, Math.min(least - half, seen - 1 - most)) / 255
 }

@@ -15,6 +15,8 @@ export interface Scene {
   readonly words?: string
   /** The key signal of what it shows, white where that is solid. */
   readonly asKey?: true
+  /** Without its name, clock and number: what is laid over it is looked at. */
+  readonly bare?: true
 }
 
 /** Height of a figure in the picture, as a share of it, by what the camera shows. */
@@ -54,7 +56,7 @@ export function drawn(scene: Scene, width: number, height: number, frame = 0, pe
       : scene.kind === 'player'
         ? film(scene, width, height, frame)
         : page(scene, width, height, frame, perSecond)
-  if (scene.content === 'caption' || scene.content === 'blank') return to
+  if (scene.content === 'caption' || scene.content === 'blank' || scene.bare) return to
   // Of what is smaller than a stamp nobody reads a name.
   if (width < LEAST_NAMED) {
     bars(to, frame)

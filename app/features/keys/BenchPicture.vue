@@ -55,51 +55,73 @@ const show = (to: HTMLCanvasElement | undefined, bytes: Uint8ClampedArray, width
 }
 
 const THUMB = [284, 160] as const
-let working = false
-let again = false
-/** One at a time: what is dragged meanwhile is drawn when the last is done. */
-async function paint(): Promise<void> {
-  if (working) {
-    again = true
-    return
-  }
-  working = true
-  try {
-    const ratio = Math.min(2, window.devicePixelRatio || 1)
-    const [w, h] = [Math.round(props.width * ratio), Math.round(height.value * ratio)]
-    const { row, keying } = props
-    const file = graphic.value?.file
-    if (props.picture) {
-      const bytes = await usePainter().draw(toRaw(patched(toRaw(props.picture))), toRaw(props.scenes), w, h)
-      if (!props.matte || !file) show(canvas.value, bytes, w, h)
+/** Does one thing at a time: what is asked for meanwhile is done once more, when the last is done. */
+function inTurn(work: () => Promise<void>): () => void {
+  let working = false
+  let again = false
+  const go = async (): Promise<void> => {
+    if (working) {
+      again = true
+      return
     }
-    const benched =
-      file && keying
-        ? await usePainter().bench(file, {
-            keying: toRaw(keying),
-            ...(row.overlay.box ? { box: toRaw(row.overlay.box) } : {}),
-            width: w,
-            height: h,
-            small: props.matte ? [w, h] : THUMB,
-          })
-        : undefined
-    emit('benched', benched)
-    if (benched && props.matte) show(canvas.value, benched.solid, w, h)
-    if (marks.value) {
-      if (benched && !props.matte && props.shown) show(marks.value, benched.lost, w, h)
-      else marks.value.width = 0
-    }
-  } finally {
-    working = false
-    if (again) {
-      again = false
-      void paint()
+    working = true
+    try {
+      await work()
+    } catch {
+      // The worker ended, or the page is left: the next change draws anew.
+    } finally {
+      working = false
+      if (again) {
+        again = false
+        void go()
+      }
     }
   }
+  return () => void go()
 }
+const size = (): readonly [number, number] => {
+  const ratio = Math.min(2, window.devicePixelRatio || 1)
+  return [Math.round(props.width * ratio), Math.round(height.value * ratio)]
+}
+/** The sources without the names that their test pictures carry: captions lie where those stand. */
+const bare = computed(() =>
+  Object.fromEntries(Object.entries(props.scenes).map(([id, scene]) => [id, { ...scene, bare: true as const }])),
+)
+const drawPicture = inTurn(async () => {
+  if (!props.picture || (props.matte && graphic.value)) return
+  const [w, h] = size()
+  const bytes = await usePainter().draw(toRaw(patched(toRaw(props.picture))), bare.value, w, h)
+  if (!props.matte) show(canvas.value, bytes, w, h)
+})
+const measure = inTurn(async () => {
+  const file = graphic.value?.file
+  const { row, keying } = props
+  const [w, h] = size()
+  const benched =
+    file && keying
+      ? await usePainter().bench(file, {
+          keying: { ...toRaw(keying) },
+          ...(row.overlay.box ? { box: { ...row.overlay.box } } : {}),
+          width: w,
+          height: h,
+          small: props.matte ? [w, h] : THUMB,
+        })
+      : undefined
+  emit('benched', benched)
+  if (benched && props.matte && benched.solid.length === w * h * 4) show(canvas.value, benched.solid, w, h)
+  if (!marks.value) return
+  if (benched && !props.matte && props.shown) show(marks.value, benched.lost, w, h)
+  else marks.value.width = 0
+})
 watch(
   () => [props.row, props.picture, props.cut, props.keying, props.width, props.shown, props.matte] as const,
-  () => void paint(),
+  ([row], [before] = [] as never) => {
+    if (props.width === 0) return
+    // What is there belongs to another overlay.
+    if (before && row.id !== before.id) for (const old of [canvas.value, marks.value]) if (old) old.width = 0
+    drawPicture()
+    measure()
+  },
   { immediate: true, flush: 'post' },
 )
 

@@ -27,10 +27,12 @@ const graphicId = computed(() => props.row.overlay.graphic)
 const graphic = computed(() => (graphicId.value === undefined ? undefined : own(plan.value.graphics, graphicId.value)))
 const way = computed(() => wayOf(props.row))
 
+const benched = shallowRef<Benched>()
+
 // --- the picture ---
 const stage = ref<HTMLElement>()
 const { width } = useElementSize(stage)
-const pictureWidth = computed(() => Math.max(240, Math.min(704, Math.floor(width.value))))
+const pictureWidth = computed(() => (width.value === 0 ? 0 : Math.max(240, Math.min(704, Math.floor(width.value)))))
 const at = ref(0)
 const shown = ref(true)
 const matte = ref(false)
@@ -41,6 +43,7 @@ watch(
     at.value = 0
     shown.value = true
     marking.value = false
+    benched.value = undefined
   },
 )
 const under = computed(() => props.row.over[at.value % Math.max(1, props.row.over.length)])
@@ -113,7 +116,6 @@ const sent = (event: Event): void =>
   set('sends', (event.target as HTMLSelectElement).value || undefined, `What is sent of ${props.row.overlay.title}`)
 
 // --- what is measured ---
-const benched = shallowRef<Benched>()
 const cells = computed(() => {
   const one = graphic.value
   return one?.cells === undefined ? undefined : readCells(one.cells, one.opaque === true)
@@ -366,7 +368,11 @@ defineExpose({ press, asking })
         @unboxed="unboxed"
       />
       <p class="small under" :style="{ width: `${pictureWidth}px` }">
-        <span v-if="marking">Draw around words; a press on a box takes it out.</span>
+        <template v-if="marking">
+          <span>Draw around words; a press on a box takes it out.</span>
+          <button type="button" class="link" @click="propose">look for them</button>
+          <button type="button" class="link" @click="marking = false">done <span class="key">W</span></button>
+        </template>
         <template v-else>
           <span class="quiet">{{
             matte ? 'how solid it becomes' : under ? `over ${under.name}` : 'over nothing'
@@ -415,13 +421,16 @@ defineExpose({ press, asking })
   </section>
   <aside :aria-label="`Measures of ${row.overlay.title}`">
     <h2>{{ row.overlay.title }}</h2>
-    <p class="small quiet how">
-      {{ row.how }}{{ graphic ? `; ${graphic.title}, ${graphic.width} \u00D7 ${graphic.height}` : '' }}
+    <p class="small quiet how">{{ row.how }}</p>
+    <p v-if="graphic" class="small file">
+      <span class="quiet cut">{{ graphic.title }}, {{ graphic.width }} &times; {{ graphic.height }}</span>
+      <button type="button" class="link" @click="dialog.open()">other <span class="key">D</span></button>
+      <button type="button" class="link" @click="caption = true">caption <span class="key">C</span></button>
     </p>
     <table v-if="measures.length">
       <thead>
         <tr>
-          <th scope="col">Measured on the pixels</th>
+          <th scope="col">On its pixels</th>
           <th scope="col">now</th>
           <th scope="col">good</th>
         </tr>
@@ -449,9 +458,6 @@ defineExpose({ press, asking })
         <button type="button" class="btn small" :aria-pressed="marking" @click="marking = !marking">
           Words <span class="key">W</span>
         </button>
-        <button type="button" class="btn small" @click="propose">Look for words</button>
-        <button type="button" class="btn small" @click="dialog.open()">Other picture <span class="key">D</span></button>
-        <button type="button" class="btn small" @click="caption = true">Caption <span class="key">C</span></button>
       </p>
       <button v-if="triedHere" type="button" class="btn tried" @click="useTried">
         <span class="strong">{{ cutWords(row.scale, triedHere.setting.cut) }} <span class="key">Enter</span></span>
@@ -476,7 +482,7 @@ defineExpose({ press, asking })
       <h3>Mend</h3>
       <FindingList :findings="findings" />
     </template>
-    <div v-if="graphic && way && !matte" class="smalls">
+    <div v-if="graphic && way && !matte" class="smalls" :class="{ late: !benched }">
       <figure>
         <canvas ref="comes" role="img" aria-label="The fill that comes in" />
         <figcaption class="small quiet">what comes in</figcaption>
@@ -546,8 +552,16 @@ h3 {
   font: 650 15px/1.3 var(--words);
   margin: 14px 0 6px;
 }
-.how {
-  margin: 0 0 8px;
+.how,
+.file {
+  margin: 0 0 4px;
+}
+.file {
+  display: flex;
+  gap: 10px;
+}
+.file .link {
+  white-space: nowrap;
 }
 table {
   width: 100%;
@@ -610,6 +624,9 @@ td {
   grid-template-columns: 1fr 1fr;
   gap: 12px;
   margin-top: 14px;
+}
+.smalls.late canvas {
+  visibility: hidden;
 }
 figure {
   margin: 0;

@@ -191,10 +191,10 @@ h2 {
   margin: 0 0 10px;
 }
 .preview {
-  width: 100%;
+  display: block;
+  width: min(100%, 533px);
+  margin: 0 auto;
   aspect-ratio: 16 / 9;
-  max-height: 300px;
-  object-fit: contain;
   background: repeating-conic-gradient(#50525c 0 25%, #3a3c45 0 50%) 0 0 / 24px 24px;
   border-radius: 3px;
 }

@@ -56,7 +56,7 @@ function onPixels(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: numb
       ...(graphic.words ? {} : { why: 'no words are marked yet' }),
     },
     {
-      name: 'Background that stays',
+      name: 'Background stays',
       now: share(found.haze),
       good: percent(0),
       bad: (found.haze ?? 0) > LIMITS.groundStays,
@@ -71,9 +71,9 @@ function onPixels(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: numb
         : {}),
     },
     {
-      name: 'Edge too bright or dark',
-      now: fringe === undefined ? UNJUDGED : `${figure(fringe, 0)} of 255`,
-      good: '\u00B1 6',
+      name: 'Edge off colour',
+      now: fringe === undefined ? UNJUDGED : `${figure(fringe, 0)} codes`,
+      good: '\u00B1\u00A06',
       bad: fringe !== undefined && Math.abs(fringe) > 6,
     },
   ]
