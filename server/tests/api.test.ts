@@ -1,7 +1,12 @@
-import { readFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { readFileSync, readdirSync } from 'node:fs'
 import { request } from 'node:http'
+import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { canonicalPlan, canonicalText, openFile } from '#core/document'
+import { packArchive, unpackArchive } from '../../shared/archive'
+import { writePng } from '../../shared/png'
+import { CLEAR, patches } from '../../testing/graphics'
 import { REFUSED } from '../../testing/refused'
 
 import { ask, dropFolder, preparedFolder, start, type Running } from './running'
@@ -27,6 +32,10 @@ const rename = (seq: number, name: string, client = 'tests-one') => ({
 const write = (show: string, base: number, ...transactions: unknown[]) =>
   ask(at(`/shows/${show}/plans/main/transactions`), 'POST', { base, transactions })
 
+const post = (path: string, body: Uint8Array) => ask(at(path), 'POST', body)
+const art = writePng(patches(40, 20, CLEAR, [[5, 5, 20, 10, [200, 10, 10, 120]]]))
+const hash = createHash('sha256').update(art).digest('hex')
+
 /** A request with headers that fetch does not let through. */
 const raw = (path: string, method: string, headers: Record<string, string>): Promise<number> =>
   new Promise((resolve, reject) => {
@@ -37,6 +46,71 @@ const raw = (path: string, method: string, headers: Record<string, string>): Pro
     sent.once('error', reject)
     sent.end(method === 'GET' ? undefined : '{}')
   })
+
+describe('pictures', () => {
+  it('are kept by the hash of their bytes, once, and given back as they came', async () => {
+    expect(await post('/pictures', art)).toMatchObject({ status: 201, body: { hash } })
+    expect(await post('/pictures', art)).toMatchObject({ status: 201, body: { hash } })
+    const answer = await fetch(at(`/pictures/${hash}`))
+    expect(answer.headers.get('content-type')).toBe('image/png')
+    expect(answer.headers.get('x-content-type-options')).toBe('nosniff')
+    expect(new Uint8Array(await answer.arrayBuffer())).toEqual(art)
+    expect(readdirSync(join(server.folder, 'pictures'))).toEqual([`${hash}.png`])
+  })
+  it('that are none are refused with the reason, and nothing of them stays', async () => {
+    const before = readdirSync(join(server.folder, 'pictures'))
+    const told = async (bytes: Uint8Array) => {
+      const { status, body } = await post('/pictures', bytes)
+      return `${status} ${(body as { error: { found?: string; message: string } }).error.found ?? body.error.message}`
+    }
+    expect(await told(new TextEncoder().encode('<svg onload="alert(1)"/>'))).toBe('422 It is no PNG file.')
+    expect(await told(art.subarray(0, 60))).toBe('422 It is cut off.')
+    expect(await told(new Uint8Array(12_000_001))).toContain('413 The body is larger')
+    for (const path of ['0'.repeat(64), '..%2F..%2Finterlumen.json', `${hash}.png`, 'x'])
+      expect((await fetch(at(`/pictures/${path}`))).status).toBe(404)
+    expect(readdirSync(join(server.folder, 'pictures'))).toEqual(before)
+  })
+  it('travel with their show in an archive, and with everything in a copy', async () => {
+    await post('/pictures', art)
+    const show = JSON.parse(demo)
+    show.plans.main.graphics = { card: { title: 'Card', order: 1, file: hash, width: 40, height: 20 } }
+    const { id } = (await ask<{ id: string }>(at('/shows/import'), 'POST', JSON.stringify(show))).body
+    const exported = await fetch(at(`/shows/${id}/export`))
+    expect(exported.headers.get('content-disposition')).toContain('kiln-night.interlumen.zip')
+    const archive = new Uint8Array(await exported.arrayBuffer())
+    expect([...unpackArchive(archive).pictures.keys()]).toEqual([hash])
+
+    const other = await start(await preparedFolder())
+    try {
+      const api = (path: string) => `${other.url}/api${path}`
+      expect((await fetch(api(`/pictures/${hash}`))).status).toBe(404)
+      const lied = packArchive(JSON.stringify(show), new Map([['1'.repeat(64), art]]))
+      expect(await ask(api('/shows/import'), 'POST', lied)).toMatchObject({
+        status: 422,
+        body: { error: { path: `/pictures/${'1'.repeat(64)}.png`, found: 'Its content is not what its name says.' } },
+      })
+      const shows = async () => (await ask<unknown[]>(api('/shows'))).body.length
+      const count = await shows()
+      expect((await ask(api('/shows/import'), 'POST', archive)).status).toBe(201)
+      expect(await shows()).toBe(count + 1)
+      expect(new Uint8Array(await (await fetch(api(`/pictures/${hash}`))).arrayBuffer())).toEqual(art)
+    } finally {
+      await other.stop()
+      dropFolder(other.folder)
+    }
+
+    const copy = await (await fetch(at('/copy'))).text()
+    const { folder } = (await ask<{ folder: string }>(at('/restore'), 'POST', copy)).body
+    try {
+      expect(new Uint8Array(readFileSync(join(folder, 'pictures', `${hash}.png`)))).toEqual(art)
+    } finally {
+      dropFolder(folder)
+    }
+    const torn = copy.replace(`"hash":"${hash}"`, `"hash":"${'2'.repeat(64)}"`)
+    expect(torn).not.toBe(copy)
+    expect((await ask(at('/restore'), 'POST', torn)).status).toBe(422)
+  })
+})
 
 describe('shows', () => {
   it('begins, renames, duplicates, bins and restores', async () => {

@@ -105,7 +105,9 @@ export async function ask<T = any>(
   const response = await fetch(url, {
     method,
     headers: { 'content-type': 'application/json', ...headers },
-    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    ...(body === undefined
+      ? {}
+      : { body: typeof body === 'string' || body instanceof Uint8Array ? (body as BodyInit) : JSON.stringify(body) }),
   })
   const text = await response.text()
   return { status: response.status, body: (text ? JSON.parse(text) : undefined) as T }

@@ -8,33 +8,43 @@ import { fail, refused } from './refusal'
 /** Largest body of a write that is no file: a transaction with its edits. */
 const MAX_BODY_BYTES = 2_000_000
 
-/** Reads a body no farther than its limit, whatever its length header says; the limit may rest on how it begins. */
-async function readBytes(event: H3Event, limitOf: (head: Buffer) => number): Promise<Buffer> {
+/**
+ * Keeps a body no farther than its limit, whatever its length header says. The limit may rest on how it begins; what is
+ * above it is then taken off the wire and forgotten, so that who sent it gets the answer.
+ */
+async function readBytes(
+  event: H3Event,
+  most: number,
+  limitOf: (head: Buffer) => number = () => most,
+): Promise<Buffer> {
   const { req } = event.node
-  const told = Number(req.headers['content-length'] ?? 0)
+  const tooLarge = (limit: number) =>
+    fail(413, `The body is larger than ${limit} bytes.`, { allowed: `at most ${limit} bytes` })
+  if (Number(req.headers['content-length'] ?? 0) > most) throw tooLarge(most)
   const chunks: Buffer[] = []
   let size = 0
+  let limit = most
   for await (const chunk of req as AsyncIterable<Buffer>) {
-    chunks.push(chunk)
+    if (size === 0) limit = limitOf(chunk)
     size += chunk.length
-    const limit = limitOf(chunks[0]!)
-    if (Math.max(size, told) > limit)
-      throw fail(413, `The body is larger than ${limit} bytes.`, { allowed: `at most ${limit} bytes` })
+    if (size > most) throw tooLarge(most)
+    if (size > limit) chunks.length = 0
+    else chunks.push(chunk)
   }
+  if (size > limit) throw tooLarge(limit)
   return Buffer.concat(chunks)
 }
 
-const readText = async (event: H3Event): Promise<string> =>
-  (await readBytes(event, () => MAX_BODY_BYTES)).toString('utf8')
+const readText = async (event: H3Event): Promise<string> => (await readBytes(event, MAX_BODY_BYTES)).toString('utf8')
 /** A copy of everything holds more than any one show. */
 const MAX_COPY_BYTES = 400_000_000
 export const readCopyText = async (event: H3Event): Promise<string> =>
-  (await readBytes(event, () => MAX_COPY_BYTES)).toString('utf8')
+  (await readBytes(event, MAX_COPY_BYTES)).toString('utf8')
 /** An open file, or an archive of one with its pictures. */
 const MAX_ARCHIVE_BYTES = 200_000_000
 export const readFileBytes = (event: H3Event): Promise<Buffer> =>
-  readBytes(event, head => (isArchive(head) ? MAX_ARCHIVE_BYTES : MAX_FILE_BYTES))
-export const readPictureBytes = (event: H3Event): Promise<Buffer> => readBytes(event, () => MOST_BYTES)
+  readBytes(event, MAX_ARCHIVE_BYTES, head => (isArchive(head) ? MAX_ARCHIVE_BYTES : MAX_FILE_BYTES))
+export const readPictureBytes = (event: H3Event): Promise<Buffer> => readBytes(event, MOST_BYTES)
 
 /** Reads a JSON body and checks its envelope; unknown keys are refused. */
 export async function readEnvelope<T extends AnyObjectSchema>(event: H3Event, schema: T): Promise<InferType<T>> {
