@@ -1,10 +1,14 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { parseArgs, styleText } from 'node:util'
 import highsLoader from 'highs'
 import { openFile, own, problemText, type ShowFile } from '#core/document'
 import { check, COMMANDS } from '#core/features'
 import { Unusable } from '#core/kernel'
+import type { Graphic } from '#core/picture'
 import type { CommandContext } from '#core/propose'
+import { unpackArchive } from '#shared/archive'
+import { readPng, writePng } from '#shared/png'
 
 type Command = (typeof COMMANDS)[number]
 
@@ -54,25 +58,59 @@ function readArguments(args: readonly string[], command: Command): Arguments {
 export interface Source {
   /** The text of a file, or of standard input for `-`. */
   readonly read: (path: string) => string
+  /** The bytes of a file; absent, none but text can be read. */
+  readonly bytes?: (path: string) => Uint8Array
+  /** Writes a file; absent, none is written. */
+  readonly write?: (path: string, content: string | Uint8Array) => void
   /** Names and figures are set apart by weight. */
   readonly styled?: boolean
 }
 
 const DISK: Source = {
   read: path => readFileSync(path === '-' ? 0 : path, 'utf8'),
+  bytes: path => readFileSync(path),
+  write: (path, content) => writeFileSync(path, content),
   styled: process.stdout.isTTY && process.env.NO_COLOR === undefined,
 }
 
-function readShow(path: string, { read }: Source): ShowFile {
+interface Read {
+  readonly show: ShowFile
+  readonly picture: (file: string) => Graphic | undefined
+}
+
+/** An open file, or an archive of one with its pictures; those of an open file lie in a folder `pictures` beside it. */
+function readShow(path: string, { read, bytes }: Source): Read {
   let text: string
+  let pictures: (file: string) => Uint8Array | undefined = () => undefined
   try {
-    text = read(path)
+    if (path.endsWith('.zip') && bytes) {
+      const archive = unpackArchive(bytes(path))
+      text = new TextDecoder().decode(archive.show)
+      pictures = file => archive.pictures.get(file)
+    } else {
+      text = read(path)
+      pictures = file => {
+        try {
+          return bytes?.(join(dirname(path), 'pictures', `${file}.png`))
+        } catch {
+          return undefined
+        }
+      }
+    }
   } catch (error) {
     throw new Unusable(`${path}: ${(error as Error).message}`)
   }
   const opened = openFile(text)
   if (!opened.ok) throw new Unusable(`${path}: ${problemText(opened.problem)}`)
-  return opened.value
+  const picture = (file: string): Graphic | undefined => {
+    const found = pictures(file)
+    try {
+      return found && readPng(found)
+    } catch (error) {
+      throw new Unusable(`the picture ${file}: ${(error as Error).message}`)
+    }
+  }
+  return { show: opened.value, picture }
 }
 
 function choosePlan({ plans }: ShowFile, asked: string | undefined): string {
@@ -98,13 +136,19 @@ export async function runCommand(args: readonly string[], source: Source = DISK)
   }
   try {
     const { file, values, json } = readArguments(rest, command)
-    const show = readShow(file, source)
+    const { show, picture } = readShow(file, source)
     const planId = choosePlan(show, values.get('plan'))
     const plan = show.plans[planId]!
     const strong = (words: string) => (source.styled ? styleText('bold', words, { validateStream: false }) : words)
     const checked = check(plan)
-    const context: CommandContext = { show, planId, plan, checked, values, json, strong, solver: highsLoader }
-    const { out = '', error = '', exit } = await command.run(context)
+    const context: CommandContext = { show, planId, plan, checked, values, json, strong, picture, solver: highsLoader }
+    const { out = '', error = '', exit, files = {} } = await command.run(context)
+    for (const [path, content] of Object.entries(files))
+      try {
+        source.write?.(path, typeof content === 'string' ? content : writePng(content))
+      } catch (failed) {
+        throw new Unusable(`${path}: ${(failed as Error).message}`)
+      }
     return { out, error, exit }
   } catch (error) {
     if (!(error instanceof Unusable)) throw error

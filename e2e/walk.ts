@@ -76,10 +76,14 @@ export const AGAIN = { maxRetries: 3 }
 
 /** Opens a copy of a demo show, so that walks do not meet each other's changes. */
 export async function openCopy(page: Page, title: string, screen = 'runs'): Promise<string> {
-  const shows = (await (await page.request.get('/api/shows', AGAIN)).json()) as { id: string; title: string }[]
-  const { id } = (await (
-    await page.request.post(`/api/shows/${shows.find(show => show.title === title)!.id}/duplicate`, AGAIN)
-  ).json()) as { id: string }
+  // The demo shows are put in while the server answers already.
+  let demo: { id: string; title: string } | undefined
+  await expect(async () => {
+    const shows = (await (await page.request.get('/api/shows', AGAIN)).json()) as { id: string; title: string }[]
+    demo = shows.find(show => show.title === title)
+    expect(demo).toBeDefined()
+  }).toPass()
+  const { id } = (await (await page.request.post(`/api/shows/${demo!.id}/duplicate`, AGAIN)).json()) as { id: string }
   await page.goto(`/shows/${id}/main/${screen}`)
   await expect(verdict(page)).toBeVisible()
   return `/shows/${id}/main`

@@ -141,7 +141,7 @@ const changed = (show: ShowSummary) =>
         ref="file"
         class="unseen"
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         tabindex="-1"
         aria-label="File to import"
         @change="chose"

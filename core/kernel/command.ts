@@ -18,6 +18,16 @@ export interface CommandResult {
   readonly out?: string
   readonly error?: string
   readonly exit: number
+  /** Files to write, by path: text, or pixels that become a PNG. */
+  readonly files?: Readonly<Record<string, string | FilePixels>>
+}
+
+/** Four bytes a pixel, rows from the top; `opaque`: the fourth says nothing. */
+export interface FilePixels {
+  readonly width: number
+  readonly height: number
+  readonly data: Uint8ClampedArray
+  readonly opaque: boolean
 }
 
 /** What a person asked for cannot be used; the message says where, what was found and what is allowed. */

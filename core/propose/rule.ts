@@ -1,3 +1,4 @@
+import type { Graphic } from '#core/picture'
 import type { Traced } from '#core/chain'
 import type { Edit, Plan, ShowFile } from '#core/document'
 import {
@@ -27,6 +28,8 @@ export interface CommandContext {
   readonly json: boolean
   /** Sets names and figures apart where the output can: on a terminal. */
   readonly strong: (words: string) => string
+  /** A picture of the show by the hash of its file, where it is at hand. */
+  readonly picture: (file: string) => Graphic | undefined
   /** The solver, loaded when it is needed. */
   readonly solver: () => Promise<unknown>
 }

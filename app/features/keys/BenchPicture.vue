@@ -24,7 +24,11 @@ const props = defineProps<{
   matte: boolean
   marking: boolean
 }>()
-const emit = defineEmits<{ benched: [benched: Benched | undefined]; boxed: [box: Box]; unboxed: [id: string] }>()
+const emit = defineEmits<{
+  benched: [benched: Benched | undefined, absent: boolean]
+  boxed: [box: Box]
+  unboxed: [id: string]
+}>()
 const store = usePlanStore()
 const graphic = computed(() => {
   const id = props.row.overlay.graphic
@@ -107,7 +111,7 @@ const measure = inTurn(async () => {
           small: props.matte ? [w, h] : THUMB,
         })
       : undefined
-  emit('benched', benched)
+  emit('benched', benched, benched === undefined && file !== undefined && keying !== undefined)
   if (benched && props.matte && benched.solid.length === w * h * 4) show(canvas.value, benched.solid, w, h)
   if (!marks.value) return
   if (benched && !props.matte && props.shown) show(marks.value, benched.lost, w, h)

@@ -2,8 +2,18 @@
 import { useDropZone, useElementSize, useFileDialog } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { cutWords, ofSteps, toSteps } from '#core/catalog'
-import { type Box, type Cut, type Edit, type Overlay, emptyPlan, freshId, own, setEdit } from '#core/document'
-import type { OverlayRow, Overlays } from '#core/features/keys'
+import {
+  type Box,
+  type Cut,
+  type Edit,
+  type Overlay,
+  type WordBox,
+  emptyPlan,
+  freshId,
+  own,
+  setEdit,
+} from '#core/document'
+import { type OverlayRow, type Overlays, measuresOf, wayOf } from '#core/features/keys'
 import { type Keying, type Setting, measured, readCells } from '#core/picture'
 import { percent } from '#core/words'
 import { usePlanStore } from '~/plan/store'
@@ -16,7 +26,6 @@ import BenchPicture from './BenchPicture.vue'
 import CaptionDialog from './CaptionDialog.vue'
 import KeyHistogram from './KeyHistogram.vue'
 import { TAKEN, Unusable, bringIn } from './bring'
-import { measuresOf, wayOf } from './measures'
 
 /** The bench: what a key does to a real graphic over a picture, measured, with its clip and gain to be dragged. */
 const props = defineProps<{ all: Overlays; row: OverlayRow; findings: readonly ShownFinding[] }>()
@@ -25,7 +34,7 @@ const notices = useNotices()
 const plan = computed(() => store.plan ?? emptyPlan(''))
 const graphicId = computed(() => props.row.overlay.graphic)
 const graphic = computed(() => (graphicId.value === undefined ? undefined : own(plan.value.graphics, graphicId.value)))
-const way = computed(() => wayOf(props.row))
+const way = computed(() => wayOf(props.row.overlay))
 
 const benched = shallowRef<Benched>()
 
@@ -136,6 +145,13 @@ const lostWords = computed(() => {
   return found?.lost ? `striped: ${percent(found.lost)} of the graphic is gone` : ''
 })
 
+/** The plan names a picture that this server does not have, as after the import of a bare file. */
+const absent = ref(false)
+function tell(now: Benched | undefined, gone: boolean): void {
+  benched.value = now
+  absent.value = gone
+}
+
 // --- find it ---
 const tried = shallowRef<{ readonly id: string; readonly setting: Setting; readonly words: string }>()
 const finding = ref(false)
@@ -228,7 +244,7 @@ async function bring(file: File): Promise<void> {
 }
 /** Puts a kept picture into the plan as what the overlay shows: one change. */
 async function take(
-  get: () => Promise<{ hash: string; title: string; words?: Readonly<Record<string, Box>> }>,
+  get: () => Promise<{ hash: string; title: string; words?: Readonly<Record<string, WordBox>> }>,
 ): Promise<void> {
   const { id } = props.row
   busy.value = 'Measuring the picture \u2026'
@@ -260,7 +276,7 @@ function unused(id: string): Edit[] {
 }
 
 // --- words ---
-async function mark(title: string, words: Readonly<Record<string, Box>>): Promise<void> {
+async function mark(title: string, words: Readonly<Record<string, WordBox>>): Promise<void> {
   const [id, one] = [graphicId.value, graphic.value]
   if (id === undefined || !one) return
   const entry = await usePainter().entry(one.file, { title: one.title, order: one.order }, toRaw(words))
@@ -273,8 +289,13 @@ async function mark(title: string, words: Readonly<Record<string, Box>>): Promis
     setEdit(['graphics', id, 'wordCells'], entry.wordCells),
   ])
 }
-const boxes = (): Record<string, Box> =>
-  Object.fromEntries(Object.entries(graphic.value?.words ?? {}).map(([id, { x, y, w, h }]) => [id, { x, y, w, h }]))
+const boxes = (): Record<string, WordBox> =>
+  Object.fromEntries(
+    Object.entries(graphic.value?.words ?? {}).map(([id, { x, y, w, h, letters, exact }]) => [
+      id,
+      { x, y, w, h, ...(exact && letters !== undefined ? { letters, exact } : {}) },
+    ]),
+  )
 const round = ({ x, y, w, h }: Box): Box => {
   const to = (value: number) => Number(value.toFixed(4))
   return { x: to(x), y: to(y), w: Math.min(to(w), 1 - to(x)), h: Math.min(to(h), 1 - to(y)) }
@@ -363,7 +384,7 @@ defineExpose({ press, asking })
         :shown="shown"
         :matte="matte"
         :marking="marking"
-        @benched="now => (benched = now)"
+        @benched="tell"
         @boxed="boxed"
         @unboxed="unboxed"
       />
@@ -445,6 +466,10 @@ defineExpose({ press, asking })
         </tr>
       </tbody>
     </table>
+    <p v-if="absent" class="small" role="status">
+      The picture itself is not on this server; its measures are those that were taken of it.
+      <button type="button" class="link" @click="dialog.open()">Bring it in again <span class="key">D</span></button>
+    </p>
     <p v-if="truth" class="small quiet">{{ truth }}</p>
     <template v-if="graphic && way">
       <h3>Set</h3>
@@ -463,20 +488,18 @@ defineExpose({ press, asking })
         <span class="strong">{{ cutWords(row.scale, triedHere.setting.cut) }} <span class="key">Enter</span></span>
         <span class="small">{{ triedHere.words }}</span>
       </button>
-      <template v-if="way === 'linear'">
-        <label class="check"
-          ><input type="checkbox" :checked="row.overlay.premultiplied === true" @change="weigh" /> the keyer takes the
-          fill as weighted by its key</label
-        >
-        <label v-if="!graphic.straight" class="sends"
-          ><span>What is sent</span>
-          <select class="pick" :value="row.overlay.sends ?? ''" @change="sent">
-            <option value="">not known</option>
-            <option value="straight">colours as they are</option>
-            <option value="premultiplied">weighted by its key</option>
-          </select></label
-        >
-      </template>
+      <label class="check"
+        ><input type="checkbox" :checked="row.overlay.premultiplied === true" @change="weigh" /> the keyer takes the
+        fill as weighted by its key</label
+      >
+      <label v-if="way === 'linear' && !graphic.straight" class="sends"
+        ><span>What is sent</span>
+        <select class="pick" :value="row.overlay.sends ?? ''" @change="sent">
+          <option value="">not known</option>
+          <option value="straight">colours as they are</option>
+          <option value="premultiplied">weighted by its key</option>
+        </select></label
+      >
     </template>
     <template v-if="findings.length">
       <h3>Mend</h3>

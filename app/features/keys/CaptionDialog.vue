@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import type { Box } from '#core/document'
+import type { WordBox } from '#core/document'
 import {
   CAPTION_HEIGHT,
   CAPTION_WIDTH,
@@ -16,7 +16,7 @@ import { usePainter } from '~/workers/painter'
 /** A caption for who has no graphics computer: drawn with transparency, its words known to the pixel. */
 const props = defineProps<{ title: string }>()
 const emit = defineEmits<{
-  made: [{ png: Uint8Array; title: string; words: Readonly<Record<string, Box>> }]
+  made: [{ png: Uint8Array; title: string; words: Readonly<Record<string, WordBox>> }]
   close: []
 }>()
 

@@ -30,7 +30,7 @@ export interface Caption {
   readonly plate: { readonly x: number; readonly y: number; readonly w: number; readonly h: number }
   readonly lines: readonly CaptionLine[]
   /** Where its words stand, in shares of the picture. */
-  readonly words: Readonly<Record<string, Box>>
+  readonly words: Readonly<Record<string, WordBox>>
 }
 
 export const CAPTION_WIDTH = 1920
@@ -65,18 +65,17 @@ export function laidCaption({ lines, letters, place }: CaptionAsked, measure: Me
   const y = place === 'upper left' ? height * EDGE : height * (1 - EDGE) - h
   let base = y + pad
   const set: CaptionLine[] = []
-  const words: Record<string, Box> = {}
+  const words: Record<string, WordBox> = {}
   sized.forEach(({ text, size, w: long, capital, below }, i) => {
     base += capital
     set.push({ text, x: x + pad, y: base, size })
     // Half of the room around it, so that what lies behind the letters is in it too.
     const margin = Math.min(pad, gap) / 2
-    words[`line-${i + 1}`] = shares({
-      x: x + pad - margin,
-      y: base - capital - margin,
-      w: long + 2 * margin,
-      h: capital + 2 * margin,
-    })
+    words[`line-${i + 1}`] = {
+      ...shares({ x: x + pad - margin, y: base - capital - margin, w: long + 2 * margin, h: capital + 2 * margin }),
+      letters: Number((capital / height).toFixed(6)),
+      exact: true,
+    }
     base += below + gap
   })
   return { width, height, plate: { x, y, w, h }, lines: set, words }

@@ -11,6 +11,8 @@ export interface WordBox {
   readonly h: number
   /** Height of its capital letters, a share of the graphic's height; absent, nothing stands out there. */
   readonly letters?: number
+  /** The height of its letters was known when the graphic was made, not measured. */
+  readonly exact?: true
   /** Colour of the letters and of what lies behind them, where their contrast is at its 5th percentile. */
   readonly ink?: InkValue
   readonly plate?: InkValue
@@ -68,6 +70,7 @@ export const graphics = collection<Graphic>({
         w: number(0.001, 1),
         h: number(0.001, 1),
         letters: number(0, 1),
+        exact: said,
         ink: colour(4),
         plate: colour(4),
       }),

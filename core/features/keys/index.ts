@@ -1,5 +1,6 @@
 export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
 export { graphicEntry, wordFound } from './profile'
-export { contrastOf, standing, wordsOf } from './judged'
+export { standing, wayOf, wordsOf } from './judged'
+export { measuresOf } from './measures'
 export type { OverlayRow, Overlays } from './overlays'
 export { CAPTION_HEIGHT, CAPTION_WIDTH, type CaptionAsked, type MeasureLine, captionSvg, laidCaption } from './caption'

@@ -42,7 +42,8 @@ export interface Judged {
   }
 }
 
-const wayOf = ({ kind }: Overlay): Way | undefined => (kind === 'luma' || kind === 'linear' ? kind : undefined)
+/** What makes the matte of an overlay; undefined of those that are cut by a colour, a shape or a box. */
+export const wayOf = ({ kind }: Overlay): Way | undefined => (kind === 'luma' || kind === 'linear' ? kind : undefined)
 
 /** A cut as the steps of a panel have it. */
 export const settable = (scale: KeyScale, cut: Cut): Cut => {

@@ -12,17 +12,17 @@ export const regionOf = (
   bottom: Math.round((y + h) * height),
 })
 
-/** What is found of the words in a box. */
-export function wordFound(graphic: Graphic, { x, y, w, h }: Pick<WordBox, 'x' | 'y' | 'w' | 'h'>): WordBox {
+/** What is found of the words in a box; a height of letters that is known stays. */
+export function wordFound(graphic: Graphic, { x, y, w, h, letters, exact }: WordBox): WordBox {
   const found = lettering(graphic, regionOf(graphic, { x, y, w, h }))
+  const known = exact && letters !== undefined
   return {
     x,
     y,
     w,
     h,
-    ...(found
-      ? { letters: Number((found.height / graphic.height).toFixed(6)), ink: found.ink, plate: found.plate }
-      : {}),
+    ...(known ? { letters, exact } : found ? { letters: Number((found.height / graphic.height).toFixed(6)) } : {}),
+    ...(found ? { ink: found.ink, plate: found.plate } : {}),
   }
 }
 

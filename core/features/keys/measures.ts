@@ -1,9 +1,10 @@
 import type { Cut, GraphicEntry } from '#core/document'
-import { type OverlayRow, contrastOf, standing, wordsOf } from '#core/features/keys'
-import { LIMITS, type Way, measured, readCells } from '#core/picture'
+import { LIMITS, measured, readCells } from '#core/picture'
 import { figure, percent } from '#core/words'
+import { contrastOf, standing, wayOf, wordsOf } from './judged'
+import type { OverlayRow } from './overlays'
 
-/** One measure as the bench tells it. */
+/** One measure in words. */
 export interface Measure {
   readonly name: string
   readonly now: string
@@ -14,21 +15,23 @@ export interface Measure {
 }
 
 const UNJUDGED = 'unjudged'
+/** Codes from which on an edge is seen to be too bright or too dark. */
+const FRINGE_SEEN = 6
 /** A phone held upright shows a picture so high, mm, and is read from this far; a capital letter of distance / 200 is read. */
 const PHONE_MM = 60
 const PHONE_AT_MM = 350
 const EDGE = (1 - LIMITS.safe) / 2
 
-export const wayOf = ({ overlay: { kind } }: OverlayRow): Way | undefined =>
-  kind === 'luma' || kind === 'linear' ? kind : undefined
+/** An overlay with how its keyer stands. */
+type Standing = Pick<OverlayRow, 'overlay' | 'misread'>
 
 /** All measures of an overlay's key as it is set, from what was counted of its graphic. */
-export function measuresOf(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
+export function measuresOf(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
   return [...onPixels(row, graphic, cut, fringe), ...ofWords(row, graphic, cut)]
 }
 
-function onPixels(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
-  const way = wayOf(row)
+function onPixels(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
+  const way = wayOf(row.overlay)
   const opaque = graphic.opaque === true
   const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, opaque)
   if (!way || !cells) return []
@@ -73,13 +76,16 @@ function onPixels(row: OverlayRow, graphic: GraphicEntry, cut: Cut, fringe: numb
     {
       name: 'Edge off colour',
       now: fringe === undefined ? UNJUDGED : `${figure(fringe, 0)} codes`,
-      good: '\u00B1\u00A06',
-      bad: fringe !== undefined && Math.abs(fringe) > 6,
+      good: `\u00B1\u00A0${FRINGE_SEEN}`,
+      bad: way === 'linear' && fringe !== undefined && Math.abs(fringe) > FRINGE_SEEN,
+      ...(way === 'luma' && fringe !== undefined && Math.abs(fringe) > FRINGE_SEEN
+        ? { why: 'what lies on black is weighted by its key once more, unless the keyer takes it as weighted' }
+        : {}),
     },
   ]
 }
 
-function ofWords(row: OverlayRow, graphic: GraphicEntry, cut: Cut): Measure[] {
+function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
   const words = wordsOf(graphic).map(([, word]) => word)
   const about = { kind: row.overlay.kind, cut, ...(row.misread ? { misread: row.misread } : {}) }
   const contrasts = words.flatMap(word => contrastOf(about, word) ?? [])

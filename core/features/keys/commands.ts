@@ -1,0 +1,89 @@
+import { cutWords } from '#core/catalog'
+import { type Command, Unusable } from '#core/kernel'
+import { type Graphic, type Pixels, drawn, fringe, scaled, seen, sentAs } from '#core/picture'
+import type { CommandContext } from '#core/propose'
+import { type Judged, allJudged, bestSetting, faultOf } from './judged'
+import { measuresOf } from './measures'
+import { overlaysOf } from './overlays'
+
+const [WIDTH, HEIGHT] = [1920, 1080]
+
+/** The overlay over the first picture that it may lie over, with its real graphic where that is at hand. */
+function pictured({ checked: { traced }, picture }: CommandContext, id: string): Pixels {
+  const { rows, scenes } = overlaysOf(traced)
+  const over = rows.find(row => row.id === id)?.over[0]
+  if (!over) throw new Unusable(`nothing comes to the switcher that lays ${id} over pictures`)
+  return seen(
+    over.picture,
+    ({ device, graphic, content, words }, width, height) => {
+      const shown = graphic && picture(graphic.file)
+      if (shown) return scaled(sentAs(shown, graphic.as), width, height)
+      const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
+      return drawn(
+        { ...scene, ...(content ? { content } : {}), ...(words ? { words } : {}), bare: true },
+        width,
+        height,
+      )
+    },
+    WIDTH,
+    HEIGHT,
+  )
+}
+
+function reportOf(judged: Judged, graphic: Graphic | undefined) {
+  const { laid, cut, scale, misread, sends, pixels } = judged
+  const edge =
+    graphic && pixels
+      ? fringe(graphic, {
+          way: pixels.way,
+          cut,
+          sends: sends ?? 'premultiplied',
+          ...(misread ? { misread } : {}),
+        })
+      : undefined
+  const best = bestSetting(judged)
+  return {
+    overlay: judged.id,
+    title: laid.overlay.title,
+    graphic: judged.graphic.title,
+    set: cutWords(scale, cut),
+    fault: faultOf(judged) ?? null,
+    measures: measuresOf({ overlay: laid.overlay, ...(misread ? { misread } : {}) }, judged.graphic, cut, edge),
+    best: best ? cutWords(scale, best.cut) : null,
+  }
+}
+
+const key: Command<CommandContext> = {
+  name: 'key',
+  about:
+    'measures what the key of an overlay makes of its graphic, writes that as JSON to --report and what is seen as PNG to --picture.',
+  options: { overlay: { value: 'ID', required: true }, report: { value: 'FILE' }, picture: { value: 'FILE' } },
+  json: true,
+  run: context => {
+    const { checked, plan, values, json } = context
+    const id = values.get('overlay')
+    if (id === undefined || !plan.overlays[id])
+      throw new Unusable(
+        `no overlay ${id ?? 'given'}; there are: ${Object.keys(plan.overlays).sort().join(', ') || 'none'}`,
+      )
+    const judged = allJudged(checked.traced).find(one => one.id === id)
+    if (!judged) throw new Unusable(`${id} has no graphic in the plan: nothing of it can be measured`)
+    const report = reportOf(judged, context.picture(judged.graphic.file))
+    const text = JSON.stringify(report, null, 2)
+    const [to, picture] = [values.get('report'), values.get('picture')]
+    const lines = [
+      `${report.title} shows ${report.graphic}, set to ${report.set}${report.best && report.best !== report.set ? `; best ${report.best}` : ''}`,
+      ...report.measures.map(({ name, now, good, bad }) => `  ${bad ? '!' : ' '} ${name}: ${now} (good ${good})`),
+    ]
+    return {
+      out: json ? text : lines.join('\n'),
+      exit: report.measures.some(({ bad }) => bad) ? 1 : 0,
+      files: {
+        ...(to === undefined ? {} : { [to]: `${text}\n` }),
+        ...(picture === undefined ? {} : { [picture]: { ...pictured(context, id), opaque: true } }),
+      },
+    }
+  },
+}
+
+export const COMMANDS = [key]

@@ -1,0 +1,137 @@
+import { writePng } from '../shared/png'
+import { CLEAR, patches } from '../testing/graphics'
+import { expect, expectAccessible, openCopy, press, saved, test } from './walk'
+
+const file = (name: string, bytes: Uint8Array, mimeType = 'image/png') => ({
+  name,
+  mimeType,
+  buffer: Buffer.from(bytes),
+})
+/** A bright plate with letters, and a black shadow of a quarter of all below it. */
+const shaded = writePng(
+  patches(640, 360, CLEAR, [
+    [64, 252, 320, 50, [200, 220, 240, 255]],
+    [96, 264, 30, 24, [20, 20, 60, 255]],
+    [140, 264, 30, 24, [20, 20, 60, 255]],
+    [64, 302, 320, 17, [0, 0, 0, 200]],
+  ]),
+)
+const measure = (page: import('@playwright/test').Page, name: string) =>
+  page
+    .getByRole('row', { name: new RegExp(`^${name}`) })
+    .getByRole('cell')
+    .first()
+
+test('measures a picture on black, shows what is lost, and mends it with fill and key', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'overlays')
+  await expect(page.getByRole('option', { name: /^Scores/ })).toBeVisible()
+  await expectAccessible(page)
+  await press(page, 'k')
+  await page.getByLabel('Cut out by').selectOption('its own brightness')
+  await page.getByRole('tab', { name: 'Bench' }).click()
+  const chooser = page.waitForEvent('filechooser')
+  await press(page, 'd')
+  await (await chooser).setFiles(file('shaded.png', shaded))
+  // 640 x 17 / 2 of shadow to 320 x 67 in all: 5440 of 21 440 pixels.
+  await expect(measure(page, 'Graphic lost')).toHaveText('25\u00A0%')
+  await expect(page.getByText('striped: 25\u00A0% of the graphic is gone')).toBeVisible()
+  await expect(page.getByText(/of Scores is too dark to be told from black/)).toBeVisible()
+  await page.getByRole('button', { name: /^Key Scores by the key signal of Scoring computer/ }).click()
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  await expect(page.getByText(/is too dark to be told from black/)).toBeHidden()
+  await saved(page)
+  await page.reload()
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  await expect(page.getByText('shaded, 640 \u00D7 360')).toBeVisible()
+})
+
+test('finds clip and gain, takes steps by the keyboard, and turns a wrong flag', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'overlays')
+  await page.getByRole('option', { name: /^Marks of the judge/ }).click()
+  await expect(measure(page, 'Soft edge kept')).toHaveText('91\u00A0%')
+  await page.locator('body').click({ position: { x: 5, y: 400 } })
+  // A gain of 19 % and sixty steps more: steep, and the edge hard.
+  for (let i = 0; i < 80; i++) await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByText(/Of the soft edges of Marks of the judge/)).toBeVisible()
+  await expect(page.getByRole('slider', { name: 'Gain' })).toHaveAttribute('aria-valuetext', '99\u00A0%')
+  await press(page, 'f')
+  await expect(page.getByRole('button', { name: /^clip 1\u00A0%, gain 19\u00A0%/ })).toBeVisible()
+  await press(page, 'Enter')
+  await expect(measure(page, 'Soft edge kept')).toHaveText('91\u00A0%')
+  await expect(page.getByText(/Of the soft edges/)).toBeHidden()
+  await page.getByRole('option', { name: /^Scores/ }).click()
+  await page.getByLabel('the keyer takes the fill as weighted by its key').check()
+  await expect(page.getByText(/The fill of Scores has its colours as they are/)).toBeVisible()
+  await page.getByRole('button', { name: /^Take its fill as it is/ }).click()
+  await expect(page.getByText(/The fill of Scores has its colours/)).toBeHidden()
+  await press(page, 'Control+z')
+  await press(page, 'Control+z')
+  await expect(page.getByLabel('the keyer takes the fill as weighted by its key')).not.toBeChecked()
+  await saved(page)
+})
+
+test('refuses what is no picture, cleans a drawing, and finds marks on a board that are not turned round', async ({
+  page,
+}) => {
+  await openCopy(page, 'Kiln Night', 'overlays')
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  const bring = async (...[name, bytes, kind]: Parameters<typeof file>) => {
+    const chooser = page.waitForEvent('filechooser')
+    await press(page, 'd')
+    await (await chooser).setFiles(file(name, bytes, kind))
+  }
+  const text = (words: string) => new TextEncoder().encode(words)
+  await bring('notes.png', text('not a picture'))
+  await expect(page.getByText('notes.png is no picture that can be used; PNG, JPEG and SVG are.')).toBeVisible()
+  await bring('torn.png', shaded.subarray(0, 90))
+  await expect(page.getByText('torn.png: It is cut off.')).toBeVisible()
+  // A width of 60 000 in the header alone.
+  const bomb = shaded.slice()
+  bomb.set([0, 0, 0xea, 0x60], 16)
+  await bring('bomb.png', bomb)
+  await expect(page.getByText(/^bomb\.png: It measures 60000 x 360/)).toBeVisible()
+  await expect(page.getByText('Caption with two lines, 1920 \u00D7 1080')).toBeVisible()
+  await bring(
+    'board.svg',
+    text(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 160 90" onload="document.title=1"><script>document.title = "ran"</script><rect width="160" height="90" fill="#d0d0d0"/><path d="M40 45h60" stroke="#101010" stroke-width="5"/><image href="http://192.0.2.1/x.png" width="9" height="9"/></svg>',
+    ),
+    'image/svg+xml',
+  )
+  await expect(page.getByText(/is dark on a light ground, and its key is not turned round/)).toBeVisible()
+  await expect(page).not.toHaveTitle(/ran|1/)
+  await page.getByRole('button', { name: /^Turn the key round, clip/ }).click()
+  await expect(page.getByText(/its key is not turned round/)).toBeHidden()
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+})
+
+test('makes a caption, whose words are known, and takes it along in an archive', async ({ page }) => {
+  const base = await openCopy(page, 'Kiln Night', 'overlays')
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  await press(page, 'c')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('First line').fill('Wim Aster')
+  await dialog.getByLabel('Second line').fill('')
+  await dialog.getByLabel('Height of the letters, % of the picture').fill('6')
+  await expectAccessible(page)
+  await dialog.getByRole('button', { name: 'Use it' }).click()
+  await expect(page.getByText('Wim Aster, 1920 \u00D7 1080')).toBeVisible()
+  // 6 % of 60 mm.
+  await expect(measure(page, 'Letters on a phone')).toHaveText('3.6\u00A0mm')
+  await expect(measure(page, 'Inside the safe area')).toHaveText('all')
+  await press(page, 'w')
+  await page.getByRole('button', { name: 'Words 1: take the box out' }).click()
+  await expect(measure(page, 'Letters on a phone')).toHaveText('unjudged')
+  await press(page, 'Control+z')
+  await expect(measure(page, 'Letters on a phone')).toHaveText('3.6\u00A0mm')
+  await saved(page)
+  const show = base.split('/')[2]!
+  const archive = await (await page.request.get(`/api/shows/${show}/export`)).body()
+  expect(archive.subarray(0, 2).toString()).toBe('PK')
+  await page.goto('/')
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles(file('kiln.zip', archive, 'application/zip'))
+  await expect(page.getByText(/^Imported Kiln Night/)).toBeVisible()
+})
