@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
+import { readPng } from '../shared/png'
 import { runCommand } from './main'
 import { planMinor } from '#core/chain'
 import { type Edit, applyEdits, openFile } from '#core/document'
@@ -314,5 +315,42 @@ describe('solve and patch', () => {
     const { status, stderr } = await run(args)
     expect(stderr).toMatch(message)
     expect(status).toBe(2)
+  })
+})
+
+describe('key', () => {
+  it('measures an overlay, writes what was asked for, and ends with 0 where nothing is wrong', async () => {
+    const files = new Map<string, string | Uint8Array>()
+    const source = {
+      read: (path: string) => readFileSync(path, 'utf8'),
+      bytes: (path: string) => readFileSync(path),
+      write: (path: string, content: string | Uint8Array) => void files.set(path, content),
+    }
+    const harbour = 'demo/harbour-robotics-cup.json'
+    const { out, exit } = await runCommand(
+      ['key', harbour, '--overlay', 'scores', '--report', 'r.json', '--picture', 'p.png'],
+      source,
+    )
+    expect([exit, out.split('\n')[0]]).toEqual([
+      0,
+      'Scores shows Score strip with a soft shadow, set to clip 0\u00A0%, gain 0\u00A0%',
+    ])
+    expect(JSON.parse(files.get('r.json') as string)).toMatchObject({ overlay: 'scores', fault: null })
+    const picture = readPng(files.get('p.png') as Uint8Array)
+    expect([picture.width, picture.height]).toEqual([1920, 1080])
+    // Left of the strip's words its plate is seen, 27, 42, 74; the drawing says so.
+    const at = (96 * 1920 + 140) * 4
+    expect([...picture.data.subarray(at, at + 3)]).toEqual([27, 42, 74])
+    const draft = await runCommand(['key', 'demo/kiln-night-draft.json', '--overlay', 'potter'], source)
+    expect(draft.exit).toBe(1)
+    expect(draft.out).toContain('! Graphic lost: 100\u00A0%')
+  })
+  it('says which overlays there are, and which has no picture', async () => {
+    expect((await run(['key', 'demo/harbour-robotics-cup.json', '--overlay', 'nope'])).stderr).toContain(
+      'no overlay nope; there are: marks, referee, scores',
+    )
+    expect((await run(['key', 'demo/harbour-robotics-cup.json', '--overlay', 'referee'])).stderr).toContain(
+      'has no graphic in the plan',
+    )
   })
 })

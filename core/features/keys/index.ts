@@ -1,5 +1,5 @@
 export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
-export { graphicEntry, wordFound } from './profile'
+export { graphicEntry } from './profile'
 export { standing, wayOf, wordsOf } from './judged'
 export { measuresOf } from './measures'
 export type { OverlayRow, Overlays } from './overlays'

@@ -278,6 +278,26 @@ const isHeavy = (transactions: readonly Transaction[]): boolean =>
 const partsOf = (rows: readonly PlanRow[]): readonly (readonly PlanRow[])[] =>
   rows.reduce((sum, { document }) => sum + document.length, 0) <= AT_ONCE ? [rows] : rows.map(row => [row])
 
+/** Edits that are many, worked out on the plan as it stands before it is their turn. */
+async function workedOut(
+  db: Database,
+  judge: Judge,
+  { show, plan, base }: { readonly show: string; readonly plan: string; readonly base: number },
+  transactions: readonly Transaction[],
+): Promise<planRows.Ready | undefined> {
+  const document = await planRows.documentAt(db, show, plan, base)
+  return document === undefined ? undefined : { base, made: await judge.transactOn(document, base, transactions) }
+}
+
+/** What a store does with pictures alone. */
+const keptPictures = (pictures: Pictures, judge: Judge): Pick<Store, 'picture' | 'keepPicture'> => ({
+  picture: hash => pictures.get(hash),
+  keepPicture: async bytes => {
+    const wrong = await judge.pictureProblem(bytes)
+    return wrong === undefined ? { hash: pictures.put(bytes) } : { wrong }
+  },
+})
+
 async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<Store> {
   const { db, settings, identity } = await kept.begin()
   const { engine, judge = HERE } = settings
@@ -299,15 +319,6 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
     await kept.change(() => ({ op: 'reveal', show: id }))
     return id
   }
-  const workedOut = async (
-    show: string,
-    plan: string,
-    base: number,
-    transactions: readonly Transaction[],
-  ): Promise<planRows.Ready | undefined> => {
-    const document = await planRows.documentAt(db, show, plan, base)
-    return document === undefined ? undefined : { base, made: await judge.transactOn(document, base, transactions) }
-  }
   return {
     epoch: identity.epoch,
     listShows: binned => showRows.listShows(db, judging, binned),
@@ -323,11 +334,7 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
       for (const picture of prepared.pictures ?? []) pictures.put(picture)
       return { id: (await bringIn(prepared.title, prepared.rows))! }
     },
-    picture: hash => pictures.get(hash),
-    keepPicture: async bytes => {
-      const wrong = await judge.pictureProblem(bytes)
-      return wrong === undefined ? { hash: pictures.put(bytes) } : { wrong }
-    },
+    ...keptPictures(pictures, judge),
     duplicateShow: async show => {
       const found = await showRows.showRows(db, show)
       if (!found) return undefined
@@ -351,7 +358,7 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
     openPlan: (show, plan, client) => planRows.openPlan(db, show, plan, client),
     journalAfter: (show, plan, revision) => planRows.journalAfter(db, show, plan, revision),
     write: async (show, plan, base, transactions, head) => {
-      const ready = isHeavy(transactions) ? await workedOut(show, plan, base, transactions) : undefined
+      const ready = isHeavy(transactions) ? await workedOut(db, judge, { show, plan, base }, transactions) : undefined
       return kept.change(() => ({ op: 'write', show, plan, base, transactions }), {
         before: () => planRows.unwritten(db, show, plan, base, transactions, head),
         ready,
@@ -360,10 +367,7 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
     },
     copyLines: async take => {
       await dumpLive(db, take)
-      for (const hash of pictures.list()) {
-        const bytes = pictures.get(hash)
-        if (bytes) take(pictureLine(bytes))
-      }
+      pictures.each(bytes => take(pictureLine(bytes)))
     },
     verify: () => verifyPlans(db),
     close: async () => {

@@ -80,6 +80,14 @@ export class Pictures {
       .sort()
   }
 
+  /** Gives each picture that is whole, one after the other. */
+  each(take: (bytes: Uint8Array) => void): void {
+    for (const hash of this.list()) {
+      const bytes = this.get(hash)
+      if (bytes) take(bytes)
+    }
+  }
+
   private file(hash: string): string {
     return join(this.folder, `${hash}.png`)
   }

@@ -1,0 +1,223 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type KeyScale, MODELS, cutWords, keyScaleOf, mixOf, ofSteps, stepWords, toSteps } from '#core/catalog'
+import type { Cut, Overlay } from '#core/document'
+import { type Graphic, wordLines } from '#core/picture'
+import { CLEAR, kept, patches } from '../../../testing/graphics'
+import { byPair, onBlackPage } from '../../../testing/overlaid'
+import { check } from '../index'
+import { CAPTION_HEIGHT, CAPTION_WIDTH, type CaptionAsked, captionSvg, laidCaption } from './caption'
+import { allJudged, bestSetting, contrastOf, faultOf, flagWrong, settable, standing } from './judged'
+import { measuresOf } from './measures'
+
+const PERCENT: KeyScale = { steps: 100, shows: 'percent' }
+const SLOPE: KeyScale = { steps: 64, shows: 'slope' }
+
+describe('panels', () => {
+  it('show clip and gain in their own steps', () => {
+    expect(cutWords(PERCENT, { clip: 0.07, gain: 0.93 })).toBe('clip 7\u00A0%, gain 93\u00A0%')
+    expect(cutWords({ steps: 255, shows: 'number' }, { clip: 0.04, gain: 1 })).toBe('clip 10, gain 255')
+    // A slope of 4 is a gain of 1 - 1/4; the first step is a slope of 1.
+    expect(ofSteps(SLOPE, 16, 3)).toEqual({ clip: 0.25, gain: 0.75 })
+    expect([stepWords(SLOPE, 'gain', 3), stepWords(SLOPE, 'clip', 16), stepWords(SLOPE, 'gain', 0)]).toEqual([
+      '\u00D74',
+      '16',
+      '\u00D71',
+    ])
+  })
+  it('come back to the step that they were set to, and what lies between goes to the nearest', () => {
+    for (const scale of [PERCENT, SLOPE, { steps: 255, shows: 'number' } as const])
+      for (let step = 0; step <= scale.steps; step++)
+        expect(toSteps(scale, ofSteps(scale, step, step))).toEqual({ clip: step, gain: step })
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), clip => {
+        const { clip: set } = settable(PERCENT, { clip, gain: 0 })
+        expect(Math.abs(set - clip)).toBeLessThanOrEqual(0.005 + 1e-12)
+      }),
+    )
+  })
+  it('are said of every switcher of the catalogue', () => {
+    for (const model of MODELS.values())
+      if (mixOf(model)) expect(keyScaleOf(model).steps, model.title).toBeGreaterThanOrEqual(16)
+  })
+})
+
+describe('captions', () => {
+  // Letters of 100 pixels: capitals of 70, 50 wide each, 20 below the line.
+  const measure = (line: string) => ({ width: line.length * 50, capital: 70, below: 20 })
+  const asked: CaptionAsked = {
+    lines: ['Ada Moss', 'reads'],
+    letters: 0.05,
+    place: 'lower left',
+    ink: '#ffffff',
+    plate: '#203040',
+    solid: 1,
+  }
+  it('stand inside of the safe part with capitals as high as asked', () => {
+    for (const place of ['lower left', 'lower middle', 'upper left'] as const) {
+      const { plate, lines, words } = laidCaption({ ...asked, place }, measure)
+      expect(plate.x).toBeGreaterThanOrEqual(0.05 * CAPTION_WIDTH)
+      expect(plate.y).toBeGreaterThanOrEqual(0.05 * CAPTION_HEIGHT)
+      expect(plate.x + plate.w).toBeLessThanOrEqual(0.95 * CAPTION_WIDTH)
+      expect(plate.y + plate.h).toBeLessThanOrEqual(0.95 * CAPTION_HEIGHT)
+      // 0.05 x 1080 = 54 of 70 in 100: letters of 77.14.
+      expect(lines[0]!.size).toBeCloseTo(77.14, 2)
+      expect(words['line-1']).toMatchObject({ letters: 0.05, exact: true })
+      expect(words['line-2']!.letters).toBeCloseTo(0.04, 6)
+    }
+  })
+  it('are made smaller where a line is longer than the safe part', () => {
+    const { plate, lines } = laidCaption({ ...asked, lines: ['M'.repeat(80)] }, measure)
+    expect(plate.x + plate.w).toBeLessThanOrEqual(0.95 * CAPTION_WIDTH)
+    // 80 letters of half their size within 1920 x 0.88 less twice 37.8.
+    expect(lines[0]!.size).toBeCloseTo((1920 * 0.88 - 2 * 37.8) / 40, 3)
+  })
+  it('leave out empty lines, and go into a drawing with what is typed taken as words', () => {
+    const odd = { ...asked, lines: ['', 'A & B <i>'] }
+    const caption = laidCaption(odd, measure)
+    expect(Object.keys(caption.words)).toEqual(['line-1'])
+    const svg = captionSvg(odd, caption, 'black')
+    expect(svg).toContain('A &amp; B &lt;i&gt;')
+    expect(svg).toContain('<rect width="1920" height="1080" fill="#000000"/>')
+    expect(captionSvg(odd, caption, 'clear')).not.toContain('#000000')
+    expect(captionSvg({ ...odd, solid: 0.5 }, caption, 'clear')).toContain('fill-opacity="0.5"')
+  })
+})
+
+describe('lines of words', () => {
+  /** Letters as bars: so many of a width and a height, from a corner. */
+  const line = (x: number, y: number, count: number, w: number, h: number) =>
+    Array.from({ length: count }, (_, i) => [x + i * 2 * w, y, w, h, [255, 255, 255, 255]] as const)
+  const shares = (graphic: Graphic) =>
+    wordLines(graphic).map(({ left, top, right, bottom }) => [left, top, right, bottom])
+  it('are found on a plate, one box a line, and not its outline or a bar beside it', () => {
+    const graphic = patches(400, 225, CLEAR, [
+      [20, 140, 300, 70, [40, 40, 120, 255]],
+      [20, 140, 6, 70, [255, 220, 140, 255]],
+      ...line(60, 150, 12, 6, 20),
+      ...line(60, 182, 16, 6, 20),
+    ])
+    const found = shares(graphic)
+    expect(found).toHaveLength(2)
+    // Twelve strokes from 60 to 60 + 11 x 12 + 6 = 198, rows 150 to 170, and a little room.
+    const [left, top, right, bottom] = found[0]!
+    expect(left).toBeGreaterThan(50)
+    expect(left).toBeLessThanOrEqual(60)
+    expect(right).toBeGreaterThanOrEqual(198)
+    expect(right).toBeLessThan(210)
+    expect(top).toBeLessThanOrEqual(150)
+    expect(bottom).toBeGreaterThanOrEqual(170)
+  })
+  it('are found without a plate, words beside each other as one', () => {
+    const found = shares(patches(400, 225, CLEAR, [...line(60, 100, 10, 4, 18), ...line(150, 100, 10, 4, 18)]))
+    expect(found).toHaveLength(1)
+  })
+  it('are none on a plain plate, a circle of pixels or nothing', () => {
+    expect(shares(patches(400, 225, CLEAR, [[20, 140, 300, 50, [40, 40, 120, 255]]]))).toEqual([])
+    expect(shares(patches(400, 225, CLEAR, []))).toEqual([])
+  })
+})
+
+describe('keys that are measured', () => {
+  const card = kept(
+    patches(160, 90, CLEAR, [
+      [20, 60, 90, 20, [60, 60, 120, 255]],
+      [30, 65, 40, 9, [255, 255, 255, 255]],
+    ]),
+    { name: { x: 0.125, y: 60 / 90, w: 90 / 160, h: 20 / 90 } },
+  )
+  const judged = (overlay: Partial<Overlay> = {}, graphic = card) =>
+    allJudged(check(onBlackPage(graphic, overlay)).traced)[0]!
+  it('tell every measure in words, and nothing as wrong that is not', () => {
+    const { laid, cut, graphic } = judged()
+    const rows = measuresOf({ overlay: laid.overlay }, graphic, cut, undefined)
+    expect(Object.fromEntries(rows.map(({ name, now }) => [name, now]))).toEqual({
+      'Graphic lost': '0\u00A0%',
+      'Words lost': '0\u00A0%',
+      'Background stays': '0\u00A0%',
+      'Soft edge kept': 'unjudged',
+      'Edge off colour': 'unjudged',
+      // White on 60, 60, 120: luminances 1 and 0.0549: 1.05 / 0.1049.
+      'Contrast, guaranteed': '10 : 1',
+      // 9 of 90 of 60 mm.
+      'Letters on a phone': '6\u00A0mm',
+      'Inside the safe area': 'all',
+    })
+    expect(rows.filter(({ bad }) => bad)).toEqual([])
+  })
+  it('are judged as the panel can be set, and find a setting of that panel', () => {
+    const one = judged({ clip: 0.123, gain: 0.456 })
+    expect([one.cut.clip, one.cut.gain]).toEqual([0.12, 0.46])
+    const { clip, gain } = bestSetting(one)!.cut
+    expect([clip * 100, gain * 100].map(step => Math.abs(step - Math.round(step)) < 1e-9)).toEqual([true, true])
+    expect(bestSetting(judged({ kind: 'box' }))).toBeUndefined()
+  })
+  it('stay unjudged where nothing was counted, or the cells are none', () => {
+    const { cells: _, ...bare } = card
+    expect(judged({}, bare as typeof card).pixels).toBeUndefined()
+    expect(judged({}, { ...card, cells: 'AAA' }).pixels).toBeUndefined()
+    expect(faultOf(judged({}, bare as typeof card))).toBeUndefined()
+  })
+  it('say what stands where, through the box of the overlay', () => {
+    const box = { x: 0.5, y: 0.5, w: 0.5, h: 0.25 }
+    const { x, y, w, h } = standing({ box } as Overlay, { x: 0.2, y: 0.4, w: 0.1, h: 0.2 })
+    expect([x, y, w, h].map(value => Number(value.toFixed(9)))).toEqual([0.6, 0.6, 0.05, 0.05])
+  })
+  it('take a fill for what it is where the file or somebody says so, and ask else', () => {
+    const soft = kept(patches(160, 90, CLEAR, [[20, 50, 90, 30, [90, 90, 90, 90]]]))
+    const wrong = (overlay: Partial<Overlay>) => flagWrong(allJudged(check(byPair(soft, overlay)).traced)[0]!)
+    // Colours as bright as they are solid may be either.
+    expect(wrong({})).toBeUndefined()
+    expect(wrong({ premultiplied: true })).toBeUndefined()
+    expect(wrong({ sends: 'straight', premultiplied: true })).toBe('straight')
+    expect(wrong({ sends: 'premultiplied' })).toBe('premultiplied')
+    expect(wrong({ sends: 'premultiplied', premultiplied: true })).toBeUndefined()
+  })
+  it('thin a plate by the key, and with it the contrast that it guarantees', () => {
+    const word = { x: 0, y: 0, w: 1, h: 1, ink: [255, 255, 255, 255], plate: [0, 0, 0, 255] }
+    const by = (cut: Cut, kind: Overlay['kind']) => contrastOf({ kind, cut }, word)
+    // By a key signal black is as solid as the file says; by its brightness it is gone, and white may lie behind white.
+    expect(by({ clip: 0, gain: 0 }, 'linear')).toBeCloseTo(21, 9)
+    expect(by({ clip: 0.04, gain: 0.96 }, 'luma')).toBe(1)
+  })
+})
+
+/** A graphic with faults that are asked for, at random sizes and places; drawn after the rules stood. */
+const drawnWith = (seed: number) => {
+  let state = seed * 2_654_435_761 + 1
+  const random = (from: number, to: number): number => {
+    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0
+    return from + Math.floor((state / 2 ** 32) * (to - from + 1))
+  }
+  const [w, h] = [random(50, 110), random(14, 24)]
+  const [x, y] = [random(9, 150 - w), random(6, 58)]
+  const bright = random(120, 250)
+  return { plate: [x, y, w, h, [bright, bright, random(120, 250), 255]] as const, x, y, w, h, random }
+}
+
+describe('faults over 300 drawn graphics', () => {
+  const told = (graphic: Graphic, overlay: Partial<Overlay> = {}) =>
+    faultOf(allJudged(check(onBlackPage(kept(graphic), overlay)).traced)[0]!)
+  const SEEDS = Array.from({ length: 60 }, (_, i) => i + 1)
+  it('are found as what they are, and none where there is none', () => {
+    const table: Record<string, Record<string, number>> = {}
+    const count = (drawn: string, found: string | undefined) => {
+      const row = (table[drawn] ??= {})
+      row[found ?? 'none'] = (row[found ?? 'none'] ?? 0) + 1
+    }
+    for (const seed of SEEDS) {
+      const { plate, x, y, w, h, random } = drawnWith(seed)
+      count('none', told(patches(160, 90, CLEAR, [plate])))
+      const shade = random(Math.ceil(h / 4), Math.floor(h / 2))
+      count('dark', told(patches(160, 90, CLEAR, [plate, [x, y + h, w, shade, [0, 0, 2, 220]]])))
+      const lit = random(14, 60)
+      count('ground', told(patches(160, 90, [lit, lit, lit], [[x, y, w, h, [250, 250, 250]]])))
+      const board = random(150, 250)
+      count('invert', told(patches(160, 90, [board, board, board], [[x, y, w, 4, [random(0, 60), 20, 20]]])))
+      count('eaten', told(patches(160, 90, CLEAR, [plate]), { clip: 0.99, gain: 1 }))
+    }
+    expect(table).toEqual(
+      Object.fromEntries(['none', 'dark', 'ground', 'invert', 'eaten'].map(kind => [kind, { [kind]: SEEDS.length }])),
+    )
+  })
+})
