@@ -6,7 +6,7 @@ import { type Plan, openFile } from '#core/document'
 import { check } from '#core/features'
 import { assignKeyers } from '#core/features/keys'
 import { Session } from '#core/features/rehearsal'
-import { drawn, seen } from '#core/picture'
+import { type Cells, drawn, findSetting, measured, readCells, seen } from '#core/picture'
 import { TICKS_PER_S, jumpsOf } from '#core/run'
 import { largePlan } from './plans'
 
@@ -17,6 +17,14 @@ const demo = (name: string): Plan => {
   if (!opened.ok) throw new Error(opened.problem.path)
   return opened.value.plans.main!
 }
+/** What was counted of a graphic of a demo show. */
+function keptGraphic(show: string, id: string): Cells {
+  const { cells = '', opaque } = demo(show).graphics[id]!
+  const read = readCells(cells, opaque === true)
+  if (!read) throw new Error(`the graphic ${id} of ${show} is damaged`)
+  return read
+}
+
 function time(work: (n: number) => unknown, times: number): number[] {
   work(-1)
   return Array.from({ length: times }, (_, n) => {
@@ -97,6 +105,16 @@ export function show(highs: Highs, report: Report): void {
     '  a test picture of 1280x720 drawn',
     time(n => drawn(scene, ...size, n + 1), 20),
   )
+  const strip = keptGraphic('harbour-robotics-cup', 'scores')
+  const panel = { steps: 255, toCut: (clip: number, gain: number) => ({ clip: clip / 255, gain: gain / 255 }) }
+  report(
+    '  the best of 65 536 settings of a key found',
+    time(() => findSetting(strip, undefined, panel), 5),
+  )
+  report(
+    '  one setting of a key measured',
+    time(n => measured(strip, 'luma', { clip: n / 100, gain: 0.9 }), 40),
+  )
   report(
     '  a key by brightness over 1280x720',
     time(
@@ -108,7 +126,13 @@ export function show(highs: Highs, report: Report): void {
             tap: 'program',
             layers: [
               { picture: { of: 'source', device: 'back', port: '' }, port: '', as: 'background' },
-              { picture: { of: 'source', device: 'fill', port: '' }, port: '', as: 'key', kind: 'luma' },
+              {
+                picture: { of: 'source', device: 'fill', port: '' },
+                port: '',
+                as: 'key',
+                kind: 'luma',
+                cut: { clip: 0.04, gain: 0.96 },
+              },
             ],
           },
           ({ device }) => (device === 'back' ? back : fill),

@@ -28,7 +28,12 @@ const shoot = async (name: string, on: Page = page) => {
   await on.waitForTimeout(700)
   await on.screenshot({ path: join(folder, `${name}.png`) })
 }
-const shows = (await (await page.request.get(`${server.url}/api/shows`)).json()) as { id: string; title: string }[]
+let shows: { id: string; title: string }[] = []
+// The demo shows are put in while the server answers already.
+while (!shows.some(({ title }) => title === 'Harbour Robotics Cup')) {
+  await page.waitForTimeout(300)
+  shows = (await (await page.request.get(`${server.url}/api/shows`)).json()) as typeof shows
+}
 const open = async (title: string, screen: string, ready: string, on: Page = page) => {
   await on.goto(`${server.url}/shows/${shows.find(show => show.title === title)!.id}/main/${screen}`)
   await on.locator(ready).first().waitFor()
@@ -62,8 +67,8 @@ await shoot('switchers')
 await open(HARBOUR, 'outputs', '.cell canvas')
 for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
 await shoot('outputs')
-await open(HARBOUR, 'overlays', '.stage canvas')
-await page.getByText('each has a keyer').waitFor()
+await open(HARBOUR, 'overlays', '.picture canvas')
+await page.getByText(/^measured in/).waitFor()
 await shoot('overlays')
 await open('Bookshop Reading', 'sound', '.hearing table')
 await page.getByRole('option', { name: /Viewers of the stream/ }).click()

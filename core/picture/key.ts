@@ -38,9 +38,9 @@ export interface Matte {
  */
 export function keyed(back: Pixels, fill: Pixels, { table, key = fill, premultiplied }: Matte, share = 1): Pixels {
   const [under, over, cut] = [back.data, fill.data, key.data]
-  const data = new Uint8ClampedArray(under.length)
-  const [into, from] = [words(data), words(under)]
-  const [fills, cuts] = [words(over), words(cut)]
+  // What is clear all over is most of it: that is copied at once.
+  const data = under.slice()
+  const [into, fills, cuts] = [words(data), words(over), words(cut)]
   // Weights of 1/65536, so that the sum stays a whole number: the rounding is then half up within one code.
   const solid = Int32Array.from(table, a => Math.round(a * share * 65_536))
   const part = Math.round(share * 65_536)
@@ -52,10 +52,7 @@ export function keyed(back: Pixels, fill: Pixels, { table, key = fill, premultip
       last = word
       a = solid[(13933 * (word & 255) + 46871 * ((word >>> 8) & 255) + 4732 * ((word >>> 16) & 255) + 32768) >> 16]!
     }
-    if (a === 0 && !premultiplied) {
-      into[p] = from[p]!
-      continue
-    }
+    if (a === 0 && !premultiplied) continue
     if (a === 65_536) {
       into[p] = fills[p]!
       continue

@@ -1,3 +1,5 @@
+import { CLEAR, kept, patches } from '../../../../testing/graphics'
+import { onBlackPage } from '../../../../testing/overlaid'
 import { type Faulty, STAGE } from '../../../../testing/cases'
 import { plan } from '../../../../testing/plans'
 
@@ -49,5 +51,12 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Take the device old-desk out of Talk'],
     says: ['Talk names the device old-desk'],
+  },
+  {
+    name: 'an overlay whose picture was taken out',
+    gives: ['N13'],
+    plan: onBlackPage(kept(patches(160, 90, CLEAR, [[20, 60, 90, 17, [200, 220, 240, 255]]])), { graphic: 'card' }),
+    offers: ['Take the picture card out of Names'],
+    says: ['Names names the picture card'],
   },
 ]

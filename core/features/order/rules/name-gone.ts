@@ -16,7 +16,7 @@ interface Gone {
 export const nameGone = rule({
   code: 'N13',
   about:
-    'A look, a cue or a segment names an input, a keyer, an overlay, a clip or somebody that the plan no longer has.',
+    'A look, a cue, a segment or an overlay names an input, a keyer, an overlay, a picture, a clip or somebody that the plan no longer has.',
   messages: {
     gone: { severity: 'D', says: '{who} names {what}, which the plan no longer has: that part of it cannot be done.' },
   },
@@ -66,6 +66,14 @@ function named(traced: Traced): Gone[] {
             ...gone('by', plan.people, 'person'),
             ...gone('back', plan.cues, 'cue'),
           ]
+    }),
+    ...Object.entries(plan.overlays).flatMap(([id, { title, graphic, over }]): Gone[] => {
+      const at = { on: 'overlay', overlay: id } as const
+      const gone = (field: 'graphic' | 'over', named: string | undefined, there: object, word: string): Gone[] =>
+        named !== undefined && !own(there as Record<string, unknown>, named)
+          ? [{ at, who: title, what: `the ${word} ${named}`, mend: draft => draft.set(['overlays', id, field]) }]
+          : []
+      return [...gone('graphic', graphic, plan.graphics, 'picture'), ...gone('over', over, plan.devices, 'switcher')]
     }),
     ...Object.entries(plan.segments).flatMap(([id, { title, opens, work }]): Gone[] => {
       const at = { on: 'segment', id } as const
