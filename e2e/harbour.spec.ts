@@ -17,7 +17,7 @@ const WANTED = [
 ]
 
 test('mends Harbour Robotics Cup by keyboard alone, from dark end to dark end', async ({ page }) => {
-  await openCopy(page, 'Harbour Robotics Cup, first draft')
+  const base = await openCopy(page, 'Harbour Robotics Cup, first draft')
   await expect(verdict(page)).toHaveText('13 of 20 pictures arrive')
   const taken: string[] = []
   while (taken.length < WANTED.length) {
@@ -40,6 +40,17 @@ test('mends Harbour Robotics Cup by keyboard alone, from dark end to dark end', 
     await press(page, 'Escape')
   }
   await expect(verdict(page)).toHaveText('21 of 21 pictures arrive')
+  // What is left is what the keys make of their pictures.
+  await page.goto(`${base}/overlays`)
+  for (const [overlay, remedy] of [
+    [/^Scores/, 'Take its fill as it is'],
+    [/^Marks of the judge/, /^Set clip 1 %, gain 19 %/],
+    [/^Referee in a box/, /^Move Referee in a box to the upper right corner/],
+  ] as const) {
+    await page.getByRole('option', { name: overlay }).click()
+    await page.getByRole('button', { name: remedy }).click()
+    await expect(page.getByRole('button', { name: remedy })).toBeHidden()
+  }
   await expect(page.getByText('nothing dark, nothing at risk')).toBeVisible()
   // One step back and forth, over a reload.
   await expect(page.getByText('saved', { exact: true })).toBeVisible()

@@ -28,9 +28,6 @@ export default defineNitroPlugin(nitro => {
 /** Puts the demo shows in, each once: what a user made of one, or threw away, stays as it is. */
 async function plantDemo(store: Store): Promise<void> {
   const folder = besideEntry('demo') ?? 'demo'
-  const pictures = join(folder, 'pictures')
-  for (const name of existsSync(pictures) ? readdirSync(pictures) : [])
-    if (name.endsWith('.png')) await store.keepPicture(readFileSync(join(pictures, name)))
   for (const name of readdirSync(folder)
     .filter(file => file.endsWith('.json'))
     .sort()
@@ -39,4 +36,8 @@ async function plantDemo(store: Store): Promise<void> {
     if (!opened.ok) throw new Error(`${name}: ${problemText(opened.problem)}`)
     await store.createShow(opened.value, name)
   }
+  // Shows first: they are what a page that is open already waits for.
+  const pictures = join(folder, 'pictures')
+  for (const name of existsSync(pictures) ? readdirSync(pictures) : [])
+    if (name.endsWith('.png')) await store.keepPicture(readFileSync(join(pictures, name)))
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, toRaw, watch } from 'vue'
 import { type Box, type Cut, type WordBox, own } from '#core/document'
 import { type OverlayRow, standing, wordsOf } from '#core/features/keys'
 import type { Keying, Scene } from '#core/picture'
@@ -97,6 +97,11 @@ const drawPicture = inTurn(async () => {
   const bytes = await usePainter().draw(toRaw(patched(toRaw(props.picture))), bare.value, w, h)
   if (!props.matte) show(canvas.value, bytes, w, h)
 })
+/** A picture that is not there yet may be on its way, as while a server starts: it is asked for a few times more. */
+const [TRIES, AGAIN_MS] = [5, 1500]
+let tries = 0
+let trying: ReturnType<typeof setTimeout> | undefined
+onBeforeUnmount(() => clearTimeout(trying))
 const measure = inTurn(async () => {
   const file = graphic.value?.file
   const { row, keying } = props
@@ -111,6 +116,13 @@ const measure = inTurn(async () => {
           small: props.matte ? [w, h] : THUMB,
         })
       : undefined
+  clearTimeout(trying)
+  if (benched) tries = 0
+  else if (file && keying && tries++ < TRIES)
+    trying = setTimeout(() => {
+      drawPicture()
+      measure()
+    }, AGAIN_MS)
   emit('benched', benched, benched === undefined && file !== undefined && keying !== undefined)
   if (benched && props.matte && benched.solid.length === w * h * 4) show(canvas.value, benched.solid, w, h)
   if (!marks.value) return
