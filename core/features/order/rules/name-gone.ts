@@ -38,6 +38,16 @@ export const nameGone = rule({
   },
 })
 
+const inOverlays = ({ plan }: Traced): Gone[] =>
+  Object.entries(plan.overlays).flatMap(([id, { title, graphic, over }]): Gone[] => {
+    const at = { on: 'overlay', overlay: id } as const
+    const gone = (field: 'graphic' | 'over', name: string | undefined, there: object, word: string): Gone[] =>
+      name !== undefined && !own(there as Record<string, unknown>, name)
+        ? [{ at, who: title, what: `the ${word} ${name}`, mend: draft => draft.set(['overlays', id, field]) }]
+        : []
+    return [...gone('graphic', graphic, plan.graphics, 'picture'), ...gone('over', over, plan.devices, 'switcher')]
+  })
+
 function named(traced: Traced): Gone[] {
   const { plan } = traced
   return [
@@ -67,14 +77,7 @@ function named(traced: Traced): Gone[] {
             ...gone('back', plan.cues, 'cue'),
           ]
     }),
-    ...Object.entries(plan.overlays).flatMap(([id, { title, graphic, over }]): Gone[] => {
-      const at = { on: 'overlay', overlay: id } as const
-      const gone = (field: 'graphic' | 'over', named: string | undefined, there: object, word: string): Gone[] =>
-        named !== undefined && !own(there as Record<string, unknown>, named)
-          ? [{ at, who: title, what: `the ${word} ${named}`, mend: draft => draft.set(['overlays', id, field]) }]
-          : []
-      return [...gone('graphic', graphic, plan.graphics, 'picture'), ...gone('over', over, plan.devices, 'switcher')]
-    }),
+    ...inOverlays(traced),
     ...Object.entries(plan.segments).flatMap(([id, { title, opens, work }]): Gone[] => {
       const at = { on: 'segment', id } as const
       return [
