@@ -48,6 +48,20 @@ const inOverlays = ({ plan }: Traced): Gone[] =>
     return [...gone('graphic', graphic, plan.graphics, 'picture'), ...gone('over', over, plan.devices, 'switcher')]
   })
 
+const inClips = ({ plan }: Traced): Gone[] =>
+  Object.entries(plan.clips).flatMap(([id, { title, player }]): Gone[] =>
+    own(plan.devices, player)
+      ? []
+      : [
+          {
+            at: { on: 'clip', clip: id },
+            who: title,
+            what: `the player ${player}`,
+            mend: draft => draft.edits.push({ do: 'remove', collection: 'clips', id }),
+          },
+        ],
+  )
+
 function named(traced: Traced): Gone[] {
   const { plan } = traced
   return [
@@ -115,18 +129,7 @@ function named(traced: Traced): Gone[] {
         }),
       ]
     }),
-    ...Object.entries(plan.clips).flatMap(([id, { title, player }]): Gone[] =>
-      own(plan.devices, player)
-        ? []
-        : [
-            {
-              at: { on: 'clip', clip: id },
-              who: title,
-              what: `the player ${player}`,
-              mend: draft => draft.edits.push({ do: 'remove', collection: 'clips', id }),
-            },
-          ],
-    ),
+    ...inClips(traced),
   ]
 }
 
