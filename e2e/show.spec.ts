@@ -28,7 +28,8 @@ test('plans a talk: a segment, looks by picture, a caption and its keyer, and ev
   await page.getByLabel('What Caption computer shows').selectOption('caption')
   await saved(page)
   await goTo(page, 'Overlays')
-  await expect(page.getByText(/^Key: it lies in the mix/)).toBeVisible()
+  await expect(page.getByText(/^Key: it lies in the mix/).first()).toBeVisible()
+  await page.getByRole('tab', { name: 'Keyers' }).click()
   await expectAccessible(page)
   await page.getByLabel('The kiln opens').check()
   await expect(page.getByRole('row', { name: /^Key/ }).getByRole('button', { name: 'Name of the potter' })).toHaveCount(
