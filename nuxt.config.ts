@@ -1,8 +1,10 @@
 import { build } from 'esbuild'
 import { cp, writeFile } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
+import { aheadOf, chunksPlugin } from './scripts/ahead'
 import { licenceTexts } from './scripts/licences'
 
+const built = chunksPlugin()
 const inRoot = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineNuxtConfig({
@@ -83,6 +85,7 @@ export default defineNuxtConfig({
   },
   postcss: { plugins: { cssnano: false } },
   vite: {
+    plugins: [built.plugin],
     worker: { format: 'es' },
     optimizeDeps: { exclude: ['highs'], include: ['comlink', '@mdi/js', 'fuse.js', 'papaparse'] },
     build: { chunkSizeWarningLimit: 900 },
@@ -95,6 +98,11 @@ export default defineNuxtConfig({
       // Migrations are read at start; the server's bundle does not carry them by itself.
       compiled: async nitro => {
         await writeFile(`${nitro.options.output.publicDir}/licences.txt`, licenceTexts(inRoot('.')))
+        // What a page begins before its program is there is named by the server.
+        await writeFile(
+          `${nitro.options.output.serverDir}/ahead.json`,
+          JSON.stringify(aheadOf(built.chunks, `${nitro.options.output.publicDir}/_nuxt`, inRoot('./app/features'))),
+        )
         await cp(inRoot('./server/store/pglite/migrations'), `${nitro.options.output.serverDir}/migrations`, {
           recursive: true,
         })

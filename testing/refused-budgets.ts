@@ -7,6 +7,10 @@ const uplink = { title: 'House', order: 1, by: 'wire' }
 const destination = { title: 'Page', order: 1, encoder: 'stream', videoMbps: 6 }
 const clap = { order: 1, sink: 'hall', source: 'wide', sound: 'desk', earlyMs: [20], heldMs: 0, on: '0a1b2c3d' }
 
+const goods = { title: 'Stand', order: 1, kind: 'stand' }
+const service = { title: 'Relay', order: 1, per: 'hour', eachMinor: 1200 }
+const job = { title: 'Carry in', order: 1, when: 'build', minutes: 30 }
+
 /** One entry of a collection with something wrong in it. */
 const entry =
   (collection: string, whole: object, wrong: object): Row[1] =>
@@ -188,4 +192,59 @@ export const BUDGETS: readonly Row[] = [
   ['letters that no key holds', device('short', 'OVERLONGNAME'), '/plans/main/devices/wide/short', 'OVERLONGNAME', ''],
   ['a coding of its own', device('coding', 'tape'), '/plans/main/devices/wide/coding', '"tape"', 'intra'],
   ['a white point in the dark', device('whiteK', 100), '/plans/main/devices/wide/whiteK', '100', '1500'],
+  ['goods without a kind', lacking('goods', goods, 'kind'), '/plans/main/goods/odd', 'no "kind"', 'required'],
+  [
+    'goods of no kind that there is',
+    entry('goods', goods, { kind: 'lamp' }),
+    '/plans/main/goods/odd/kind',
+    'lamp',
+    'stand',
+  ],
+  ['half a stand', entry('goods', goods, { count: 0.5 }), '/plans/main/goods/odd/count', '0.5', 'integer'],
+  [
+    'goods that weigh less than nothing',
+    entry('goods', goods, { grams: -1 }),
+    '/plans/main/goods/odd/grams',
+    '-1',
+    '>= 0',
+  ],
+  [
+    'goods at half a cent',
+    entry('goods', goods, { eachMinor: 0.5 }),
+    '/plans/main/goods/odd/eachMinor',
+    '0.5',
+    'integer',
+  ],
+  [
+    'a service by the moon',
+    entry('services', service, { per: 'moon' }),
+    '/plans/main/services/odd/per',
+    'moon',
+    'viewer',
+  ],
+  [
+    'a service without a price',
+    lacking('services', service, 'eachMinor'),
+    '/plans/main/services/odd',
+    'no "eachMinor"',
+    'required',
+  ],
+  ['a job of no time', entry('jobs', job, { minutes: 0 }), '/plans/main/jobs/odd/minutes', '0', '>= 1'],
+  [
+    'a job after an id that is none',
+    entry('jobs', job, { after: { 'A b': true } }),
+    '/plans/main/jobs/odd/after/A b',
+    'A b',
+    'id',
+  ],
+  [
+    'a job that waits for nothing, said twice',
+    entry('jobs', job, { after: {} }),
+    '/plans/main/jobs/odd/after',
+    '0 entries',
+    'at least 1',
+  ],
+  ['viewers that are no number', brief('viewers', 'many'), '/plans/main/brief/viewers', 'many', 'integer'],
+  ['access at an hour that is none', brief('access', '25:00'), '/plans/main/brief/access', '25:00', 'time'],
+  ['a device that is not boxed, said', device('boxed', false), '/plans/main/devices/wide/boxed', 'false', 'true'],
 ]

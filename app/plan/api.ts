@@ -1,3 +1,5 @@
+import { answerAhead } from './ahead'
+
 /** An answer of the server that is no success. `offline` when there was no answer at all. */
 export class ApiError extends Error {
   constructor(
@@ -21,14 +23,16 @@ export async function api<T>(
 ): Promise<T> {
   let response: Response
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      ...(bytes !== undefined
-        ? { body: bytes as BodyInit, headers: { 'content-type': 'application/octet-stream' } }
-        : body === undefined
-          ? {}
-          : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-    })
+    const ahead = method === 'GET' ? answerAhead(path) : undefined
+    response = await (ahead ??
+      fetch(`/api${path}`, {
+        method,
+        ...(bytes !== undefined
+          ? { body: bytes as BodyInit, headers: { 'content-type': 'application/octet-stream' } }
+          : body === undefined
+            ? {}
+            : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      }))
   } catch {
     throw new ApiError(0, 'offline', 'The server does not answer.')
   }

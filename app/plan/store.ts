@@ -8,6 +8,7 @@ import {
   clashOf,
   problemText,
   transactionId,
+  validatorsReady,
 } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Report } from '~/workers/protocol'
@@ -112,6 +113,7 @@ export const usePlanStore = defineStore('plan', () => {
       let begun = copyOf(got.plan, got.revision, got.mine, got.head)
       const { base, transactions } = kept(name.value)
       if (transactions.length) {
+        await validatorsReady()
         const { entries } = base < got.revision ? await journalAfter(base) : { entries: [] }
         if (mine !== session) return
         begun = take(layered({ ...begun, pending: transactions }, entries, clientId()))
@@ -171,7 +173,9 @@ export const usePlanStore = defineStore('plan', () => {
     edits: readonly Edit[],
     links: Pick<Transaction, 'undoes' | 'redoes'> = {},
   ): Promise<boolean> {
-    if (!copy.value) return false
+    const can = canCheck()
+    // What is there already is not waited for: a change shows at once.
+    if ((can !== true && !(await can)) || !copy.value) return false
     const applied = applyEdits(copy.value.plan, edits)
     if (!applied.ok) {
       tellProblem(applied.problem)
@@ -196,6 +200,16 @@ export const usePlanStore = defineStore('plan', () => {
     void flush()
     return true
   }
+
+  /** Waits, once, for what checks an edit; without the server it may not come. */
+  const canCheck = (): true | Promise<boolean> =>
+    validatorsReady()?.then(
+      () => true,
+      () => {
+        tell('Not changed: the server does not answer, and this page is not whole yet. Try again.', 'wrong')
+        return false
+      },
+    ) ?? true
 
   const undo = (): Promise<void> => inTurn(stepBack)
   async function stepBack(): Promise<void> {
@@ -312,6 +326,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Tries what was set aside again, in its order; what still does not hold stays aside. */
   async function takeUp(): Promise<void> {
+    await validatorsReady()
     const waiting = aside.value
     const still: Aside[] = []
     for (const { transaction, why } of waiting) {
@@ -362,6 +377,7 @@ export const usePlanStore = defineStore('plan', () => {
       const last = stacks.value.undo.findLast(({ inverse }) => inverse === mine.edits)
       if (last) await takeBack(last)
     } else {
+      await validatorsReady()
       // Where theirs took away what mine changes, it is brought back first.
       const plain = applyEdits(copy.value!.plan, mine.edits)
       await commit(mine.title, plain.ok ? mine.edits : [...theirs.inverse, ...mine.edits])
@@ -370,6 +386,11 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** What is told twice is known by its revision; where something is missing in between, all of it is fetched. */
   function hear(written: readonly JournalEntry[]): void {
+    const wait = validatorsReady()
+    if (wait) {
+      void wait.then(() => hear(written)).catch(() => undefined)
+      return
+    }
     const { revision = 0 } = copy.value ?? {}
     const entries = written.filter(entry => entry.revision > revision)
     if (!copy.value || entries.length === 0) return
@@ -382,6 +403,7 @@ export const usePlanStore = defineStore('plan', () => {
     const busy = (): boolean => state.value !== 'ready' || flushing || copy.value!.pending.length > 0
     if (busy()) return
     try {
+      await validatorsReady()
       const { revision, head } = copy.value!
       const answer = await journalAfter(revision)
       const { entries } = answer

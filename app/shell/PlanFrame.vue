@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, watch } from 'vue'
 import { string } from 'yup'
+import { validatorsReady } from '#core/document'
 import type { Severity } from '#core/kernel'
 import type { Command } from '~/shell/PaletteDialog.vue'
 import { useBoardStore } from '~/board/selection'
@@ -69,6 +70,7 @@ const { stop } = watch(
 )
 function fetchAll(): void {
   void Promise.all([
+    validatorsReady(),
     ...SCREENS.map(({ load }) => load()),
     import('./QuestionDialog.vue'),
     import('./PaletteDialog.vue'),

@@ -1,15 +1,29 @@
 import { expose } from 'comlink'
-import { applyEdits, type Plan } from '#core/document'
+import { applyEdits, sameValue, validatorsReady, type Plan } from '#core/document'
 import { check, QUERIES } from '#core/features'
 import { boardOf } from '#core/features/board'
 import type { Checked } from '#core/propose'
+import type { SaidAhead } from '#shared/ahead'
+import type { PlanState } from '#shared/api'
 import type { Checker, Report } from './protocol'
+
+/** A plan that was judged before the page asked. */
+let ahead: Checked | undefined
+addEventListener('message', ({ data }: MessageEvent<Partial<SaidAhead> | undefined>) => {
+  if (typeof data?.ahead !== 'string') return
+  try {
+    ahead = check((JSON.parse(data.ahead) as PlanState).plan)
+  } catch {
+    // What is wrong with it is told when the page opens it.
+  }
+})
 
 let held: { name: string; version: number; plan: Plan; checked: Checked } | undefined
 
 function hold(name: string, version: number, plan: Plan): Report {
   const start = performance.now()
-  const checked = check(plan)
+  const checked = ahead && sameValue(ahead.traced.plan, plan) ? ahead : check(plan)
+  ahead = undefined
   const ms = performance.now() - start
   held = { name, version, plan, checked }
   const { by, traced, verdict } = checked
@@ -44,8 +58,14 @@ const isSteps = (value: unknown): value is Iterator<void, unknown> =>
   typeof value === 'object' && value !== null && 'next' in value
 
 const checker: Checker = {
-  open: hold,
-  edit(name, from, version, edits) {
+  open(name, version, plan) {
+    const report = hold(name, version, plan)
+    // What follows needs them; the first picture does not wait for them.
+    void validatorsReady()?.catch(() => undefined)
+    return report
+  },
+  async edit(name, from, version, edits) {
+    await validatorsReady()
     if (held?.name !== name || held.version !== from) return 'gap'
     const applied = applyEdits(held.plan, edits)
     return applied.ok ? hold(name, version, applied.value.plan) : 'gap'
@@ -53,6 +73,7 @@ const checker: Checker = {
   async ask(version, query, args) {
     const checked = current(version)
     if (!checked) return 'stale'
+    await validatorsReady()
     const found = (QUERIES[query] as (checked: Checked, ...rest: unknown[]) => unknown)(checked, ...args)
     if (!isSteps(found)) return found as never
     let turn = performance.now()

@@ -41,7 +41,7 @@ export interface Report {
 /** The worker that holds the plan. `gap` asks for the whole plan, because edits are missing in between. */
 export interface Checker {
   open(name: string, version: number, plan: Plan): Report
-  edit(name: string, from: number, version: number, edits: readonly Edit[]): Report | 'gap'
+  edit(name: string, from: number, version: number, edits: readonly Edit[]): Promise<Report | 'gap'>
   /** Anything that can be asked about the plan; `stale` when it is another version by now. */
   ask<K extends QueryName>(version: number, query: K, args: QueryArguments<K>): Promise<Answer<K> | 'stale'>
 }

@@ -43,6 +43,8 @@ export interface CableModel extends Sold {
   /** Works one way round only (active and optical cables). */
   readonly oneWay: boolean
   readonly reach: ReachLaw
+  /** Mass of a metre with its share of plugs and ties, grams; installed cables weigh nothing in the van. */
+  readonly gramsPerM?: number
   /** Pieces on sale, metres ascending, with prices in minor units of the catalogue's currency. */
   readonly stock: readonly { readonly m: number; readonly priceMinor: number }[]
   /** False where pieces cannot be joined (optical). */
@@ -54,6 +56,7 @@ export interface CableModel extends Sold {
 /** A passive change of connector shape at one end of a cable. */
 export interface AdapterModel extends Sold {
   readonly kind: 'adapter'
+  readonly grams?: number
   readonly priceMinor: number
 }
 

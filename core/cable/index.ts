@@ -7,7 +7,7 @@ export {
   type LeadModel,
   opticalShare,
 } from './cable'
-export { LEADS } from './leads'
+export { LEADS, leadGrams } from './leads'
 export { reachAt, refit, usedShare } from './margin'
 export { coaxLossDb, coaxReachM, lengthStep } from './reach'
 export { choosePieces, cutLengthM, pieceSumM, piecesMinor } from './stock'

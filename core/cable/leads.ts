@@ -392,7 +392,57 @@ const ROWS: Record<string, LeadModel> = {
   'adapter-usbc-plug': adapter('USB-C to HDMI plug adapter, passive', ['usb-c', 'hdmi-a'], 700),
 }
 
+/** Grams of a metre with its share of plugs, typical; of an adapter, grams. */
+const GRAMS: Readonly<Record<string, number>> = {
+  'hdmi-passive': 90,
+  'hdmi-active': 55,
+  'hdmi-optical': 35,
+  'coax-rg6': 45,
+  'coax-rg59': 55,
+  'coax-rg11': 100,
+  'coax-miniature': 15,
+  'fibre-sdi': 30,
+  'usbc-lead': 45,
+  'usbc-optical': 30,
+  'pair-cable': 42,
+  'network-cable': 42,
+  'network-fibre': 30,
+  'xlr-lead': 60,
+  'xlr-jack-lead': 60,
+  'jack-lead': 55,
+  'mini-jack-lead': 25,
+  'hdmi-mini-lead': 60,
+  'hdmi-micro-lead': 60,
+  'coax-rg6-four': 200,
+  'coax-miniature-four': 70,
+  'control-network': 42,
+  'control-usb': 50,
+  'control-fibre': 30,
+  'control-usb-active': 60,
+  'adapter-hdmi-mini': 15,
+  'adapter-hdmi-micro': 15,
+  'adapter-hdmi-mini-stiff': 10,
+  'adapter-hdmi-micro-stiff': 10,
+  'adapter-usbc-plug': 20,
+}
+const weighed = (id: string, row: LeadModel): LeadModel =>
+  GRAMS[id] === undefined ? row : row.kind === 'cable' ? { ...row, gramsPerM: GRAMS[id] } : { ...row, grams: GRAMS[id] }
+
 /** The catalogue of cables and adapters by id; each carries its own reference. */
 export const LEADS: ReadonlyMap<string, LeadModel> = new Map(
-  Object.entries(ROWS).map(([id, row]) => [id, { from: `builtin/${id}@1`, ...row }]),
+  Object.entries(ROWS).map(([id, row]) => [id, { from: `builtin/${id}@1`, ...weighed(id, row) }]),
 )
+const BY_REFERENCE: ReadonlyMap<string | undefined, LeadModel> = new Map(
+  [...LEADS.values()].map(row => [row.from, row]),
+)
+
+/**
+ * Mass of a piece of so many metres, or of an adapter, grams; what lies in the building is not carried. Undefined where
+ * neither the lead nor the row that it was copied from says.
+ */
+export function leadGrams(lead: LeadModel, pieceM = 0): number | undefined {
+  if (lead.kind === 'cable' && lead.installed) return 0
+  const said = (row: LeadModel | undefined): number | undefined => (row?.kind === 'cable' ? row.gramsPerM : row?.grams)
+  const grams = said(lead) ?? said(BY_REFERENCE.get(lead.from))
+  return grams === undefined || lead.kind === 'adapter' ? grams : grams * pieceM
+}

@@ -37,5 +37,5 @@ export {
   portsOf,
   takesProtected,
 } from './model'
-export { CATALOGUE_CURRENCY, MODELS, mixOf } from './models'
+export { CATALOGUE_CURRENCY, MODELS, bodyOf, mixOf } from './models'
 export { PORT_COLUMNS, type PortRow, portRows, portsOfRows } from './table'

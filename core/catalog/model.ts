@@ -324,8 +324,17 @@ export interface Model {
   readonly poeBudget?: { readonly w: number; readonly by: 'class' | 'draw' }
   /** Charges what its picture comes from. */
   readonly charges?: true
-  /** Typical draw, watts. */
+  /** Typical draw, watts; all of it becomes heat where the device stands. */
   readonly watts: number
+  /** The most that it draws, at the start or at full work, watts. */
+  readonly mostWatts?: number
+  /** As packed, with its supply: mass in grams, and the room that it takes, litres. */
+  readonly grams?: number
+  readonly litres?: number
+  /** Grows warm enough to need moving air. */
+  readonly warm?: true
+  /** Has no power switch: it is on as long as its supply is. */
+  readonly unswitched?: true
   readonly supply: 'mains' | 'usb' | 'battery' | 'none'
   /** Planning price in minor units of the plan's currency. */
   readonly priceMinor: number

@@ -1,6 +1,7 @@
 import type { Mix, Model } from './model'
 import { BATTERIES, CHARGING } from './rows/batteries'
 import { BESIDE } from './rows/beside'
+import { bodyRow } from './rows/bodies'
 import { SINKS } from './rows/sinks'
 import { SOURCES } from './rows/sources'
 import { STAGES } from './rows/switchers'
@@ -19,6 +20,7 @@ export const MODELS: ReadonlyMap<string, Model> = new Map(
     {
       from: `builtin/${id}@${REVISION}`,
       ...row,
+      ...bodyRow(id),
       ...(BATTERIES[id] ? { battery: BATTERIES[id] } : {}),
       ...(CHARGING.includes(id) ? { charges: true as const } : {}),
     },
@@ -29,3 +31,9 @@ const BY_REFERENCE: ReadonlyMap<string | undefined, Model> = new Map([...MODELS.
 
 /** What a mixing device can do: as its model says, else as the row of the catalogue that it was copied from before rows said it. */
 export const mixOf = ({ mix, from }: Model): Mix | undefined => mix ?? BY_REFERENCE.get(from)?.mix
+
+/** What a device weighs, takes and draws at the most: as its model says, else as the row that it was copied from. */
+export const bodyOf = (model: Model): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched'> =>
+  model.grams === undefined && model.litres === undefined && model.mostWatts === undefined
+    ? (BY_REFERENCE.get(model.from) ?? model)
+    : model

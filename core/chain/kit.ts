@@ -19,11 +19,15 @@ export interface KitLine {
   readonly owned: number
   readonly hired: number
   readonly bought: number
-  /** needed less owned, hired and bought, not below 0. */
+  readonly used: number
+  /** All of these together. */
+  readonly there: number
+  /** needed less what is there, not below 0. */
   readonly missing: number
   /** Planning price of one, minor units. */
   readonly minor: number
   readonly hireMinor: number
+  readonly usedMinor: number
 }
 
 const keyOf = (kind: 'model' | 'lead', id: string, pieceM?: number): string =>
@@ -32,6 +36,10 @@ const keyOf = (kind: 'model' | 'lead', id: string, pieceM?: number): string =>
 /** Hire of one item for a show where the kit list says nothing: a tenth of its price. */
 export const hireOf = (item: Pick<KitItem, 'hireMinor'> | undefined, minor: number): number =>
   item?.hireMinor ?? Math.round(minor / 10)
+
+/** What one costs second-hand where the kit list says nothing: six tenths of its price, a planning figure. */
+export const usedOf = (item: Pick<KitItem, 'usedMinor'> | undefined, minor: number): number =>
+  item?.usedMinor ?? Math.round(minor * 0.6)
 
 /** What the plan needs against what there is, devices first, then cables by length. Linear in devices and links. */
 export function kitLines(plan: Plan): KitLine[] {
@@ -59,7 +67,8 @@ export function kitLines(plan: Plan): KitLine[] {
       const [item, entry] = items.get(key) ?? []
       const row: Model | LeadModel = kind === 'model' ? plan.models[id]! : plan.leads[id]!
       const minor = 'priceMinor' in row ? row.priceMinor : (row.stock.find(({ m }) => m === pieceM)?.priceMinor ?? 0)
-      const { owned, hired = 0, bought = 0 } = entry ?? { owned: 0 }
+      const { owned, hired = 0, bought = 0, used = 0 } = entry ?? { owned: 0 }
+      const there = owned + hired + bought + used
       return {
         key,
         kind,
@@ -72,9 +81,12 @@ export function kitLines(plan: Plan): KitLine[] {
         owned,
         hired,
         bought,
-        missing: Math.max(0, count - owned - hired - bought),
+        used,
+        there,
+        missing: Math.max(0, count - there),
         minor,
         hireMinor: hireOf(entry, minor),
+        usedMinor: usedOf(entry, minor),
       }
     })
     .sort(
@@ -92,7 +104,7 @@ export function kitMinor(plan: Plan): { readonly hire: number; readonly buy: num
   let missing = 0
   for (const line of kitLines(plan)) {
     hire += line.hired * line.hireMinor
-    buy += line.bought * line.minor
+    buy += line.bought * line.minor + line.used * line.usedMinor
     missing += line.missing * line.minor
   }
   return { hire, buy, missing }

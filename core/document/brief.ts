@@ -25,6 +25,13 @@ export interface Brief {
   readonly spareInputs?: number
   /** What late guests bring a plug for; absent, any will do. */
   readonly spareBy?: (typeof SPARE_PLUGS)[number]
+  /** When the crew may begin to build, 24 h (06:30). */
+  readonly access?: string
+  /** People expected in the room, and of those who watch from elsewhere. */
+  readonly audience?: number
+  readonly viewers?: number
+  /** What the show may cost beside what is owned, minor units. */
+  readonly budgetMinor?: number
   /** People who can stand at a camera. */
   readonly crew?: number
   /** How far sound and picture may be apart: EBU R 37, or the acceptability of ITU-R BT.1359-1. */
@@ -65,6 +72,10 @@ export const briefSchema = object([], {
   mains: oneOf(MAINS_IDS),
   spareInputs: whole(0, 99),
   spareBy: oneOf(SPARE_PLUGS),
+  access: ref('time'),
+  audience: whole(0, 1e7),
+  viewers: whole(0, 1e8),
+  budgetMinor: whole(0, 1e11),
   crew: whole(0, 999),
   copies: whole(0, 9),
   headroom: oneOf(HEADROOMS),

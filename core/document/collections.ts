@@ -1,4 +1,5 @@
 import type { EntryOf } from '#core/kernel'
+import { goods, jobs, services } from '../features/cost/collection'
 import { graphics } from '../features/keys/collection'
 import { destinations, uplinks } from '../features/line/collection'
 import { media } from '../features/media/collection'
@@ -42,6 +43,9 @@ export const DEFINITIONS = {
   destinations,
   uplinks,
   measured,
+  goods,
+  services,
+  jobs,
 } as const
 
 export type Collection = keyof typeof DEFINITIONS

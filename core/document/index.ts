@@ -30,3 +30,4 @@ export {
 } from './plan'
 export { type Problem, own, problemText } from './problem'
 export { SCHEMA } from './schema'
+export { validatorsReady } from '#validators'

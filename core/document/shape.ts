@@ -1,16 +1,17 @@
 import { DEFINITIONS, isCollection, type Collection } from './collections'
 import { type Outcome, accept, refuse, show } from './problem'
 import { SCHEMA } from './schema'
-import * as validators from './validators.generated'
+import { validators } from '#validators'
 
 type Name = 'validateFile' | 'plan' | 'brief' | 'title' | 'transaction' | Collection
 
 /** Each collection has a validator of its name for one entry. */
-const VALIDATORS = validators as unknown as Readonly<Record<Name, typeof validators.plan>>
+const validatorOf = (name: Name) =>
+  (validators() as unknown as Readonly<Record<Name, ReturnType<typeof validators>['plan']>>)[name]
 
 /** Checks the shape of a value against one definition of the schema; the first error is told with its path. */
 export function checkShape<T>(name: Name, value: unknown, base = ''): Outcome<T> {
-  const validate = VALIDATORS[name]
+  const validate = validatorOf(name)
   if (validate(value)) return accept(value as T)
   const error = validate.errors![0]!
   const at = error.instancePath

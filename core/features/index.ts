@@ -8,6 +8,7 @@ import { engineOf } from '#core/kernel'
 import type { CommandContext } from '#core/propose'
 import { continuity } from './continuity/feature'
 import { control } from './control/feature'
+import { cost } from './cost/feature'
 import { crew } from './crew/feature'
 import { inputs } from './inputs/feature'
 import { keys } from './keys/feature'
@@ -47,6 +48,7 @@ export const FEATURES = [
   time,
   media,
   line,
+  cost,
   order,
   rehearsal,
 ]

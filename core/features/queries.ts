@@ -1,5 +1,6 @@
 import type { Checked } from '#core/propose'
 import { QUERIES as continuity } from './continuity/queries'
+import { QUERIES as cost } from './cost/queries'
 import { QUERIES as inside } from './inside/queries'
 import { QUERIES as keys } from './keys/queries'
 import { QUERIES as line } from './line/queries'
@@ -21,6 +22,7 @@ import { QUERIES as why } from './why/queries'
 /** Everything that a page may ask about a checked plan, by name. The worker is one dispatcher over it. */
 export const QUERIES = {
   ...continuity,
+  ...cost,
   ...inside,
   ...keys,
   ...line,

@@ -448,6 +448,18 @@ describe('bad requests', () => {
     expect(await raw('/api/shows', 'POST', { host, origin: 'null' })).toBe(403)
     expect(await raw('/api/shows', 'POST', { host, origin: `http://${host}` })).toBe(422)
   })
+  it('names in the page of a plan what it begins ahead, which is there, by a script that the policy lets run', async () => {
+    for (const screen of ['runs', 'overlays', 'cost']) {
+      const answer = await fetch(`${server.url}/shows/any/main/${screen}`, { headers: { accept: 'text/html' } })
+      const html = await answer.text()
+      const script = /<script>(\(function\(m\).*?)<\/script>/.exec(html)![1]!
+      const hash = createHash('sha256').update(script).digest('base64')
+      expect(answer.headers.get('content-security-policy')).toContain(`'sha256-${hash}'`)
+      const names = [...html.matchAll(/"\/_nuxt\/([^"]+)"/g), ...script.matchAll(/['"](?:\/_nuxt\/)?([^'"/]+\.(?:js|css))['"]/g)]
+      expect(names.length).toBeGreaterThan(4)
+      for (const [, name] of names) expect((await fetch(`${server.url}/_nuxt/${name}`)).status, name).toBe(200)
+    }
+  })
   it('lets a page load nothing from elsewhere', async () => {
     const policy = (await fetch(server.url)).headers.get('content-security-policy')
     expect(policy).toContain("default-src 'self'")

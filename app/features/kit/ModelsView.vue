@@ -2,7 +2,7 @@
 import Papa from 'papaparse'
 import { computed, ref, watch } from 'vue'
 import { KINDS, MODELS, type Model, PORT_COLUMNS, type PortRow, ROLES, portRows, portsOfRows } from '#core/catalog'
-import { type Edit, applyEdits, freshId, problemText, setEdit, slug } from '#core/document'
+import { type Edit, applyEdits, freshId, problemText, setEdit, slug, validatorsReady } from '#core/document'
 
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
@@ -86,6 +86,7 @@ async function take(value: object, words: string): Promise<boolean> {
     .filter(key => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
     .map(key => setEdit(['models', id, key as keyof Model], after[key] as never))
   if (edits.length === 0) return true
+  await validatorsReady()
   const tried = applyEdits(plan.value, edits)
   if (!tried.ok) {
     wrong.value = problemText(tried.problem)
@@ -197,6 +198,7 @@ async function load(event: Event): Promise<void> {
     const { from: _, ...rest } = value
     const id = freshId(slug(String(rest.title ?? 'model')).slice(0, 50) || 'model', plan.value.models, Math.random)
     const edits: Edit[] = [{ do: 'add', collection: 'models', id, value: rest }]
+    await validatorsReady()
     const tried = applyEdits(plan.value, edits)
     if (!tried.ok) wrong.value = problemText(tried.problem)
     else if (await store.commit(`Take the model ${rest.title}`.slice(0, 120), edits)) {

@@ -42,6 +42,8 @@ export interface Device {
   readonly manned?: true
   /** By what it is fed, where there is a choice: over its network lead, or by a supply of its own. */
   readonly fed?: (typeof FED_BY)[number]
+  /** It stands in a case or cupboard where no air moves. */
+  readonly boxed?: true
   /** Recorders: how pictures are written; absent, long groups of pictures. */
   readonly coding?: RecordCoding
   /** Cameras: no lips are seen in what it shows, so that its picture is not held against the sound. */
@@ -171,6 +173,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     fed: oneOf(FED_BY),
     coding: oneOf(CODINGS),
     noLips: said,
+    boxed: said,
     shutter: whole(1, 20_000),
     whiteK: whole(1500, 20_000),
     aperture: number(0.7, 64),

@@ -12,6 +12,9 @@ export interface KitItem {
   readonly owned: number
   readonly hired?: number
   readonly bought?: number
+  /** Bought second-hand, and what one of these costs, minor units; six tenths of its price where absent. */
+  readonly used?: number
+  readonly usedMinor?: number
   /** Hire of one for the show, minor units; a tenth of its price where absent. */
   readonly hireMinor?: number
 }
@@ -33,6 +36,8 @@ export const kit = collection<KitItem, Shelves>({
     owned: whole(0, 9999),
     hired: whole(0, 9999),
     bought: whole(0, 9999),
+    used: whole(0, 9999),
+    usedMinor: whole(0, 1e9),
     hireMinor: whole(0, 1e9),
   }),
   misfit: (entries, base, { models, leads }) => {

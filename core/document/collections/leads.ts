@@ -34,12 +34,14 @@ export const cable = object(['kind', 'title', 'carries', 'ends', 'oneWay', 'join
       optical: object(['dbPerKm', 'budgetDb'], { dbPerKm: number(0, 1000), budgetDb: number(1, 100) }),
     }),
   },
+  gramsPerM: number(0, 10_000),
   stock: listOf(object(['m', 'priceMinor'], { m: number(0.001, 20_000), priceMinor: price }), 100, 1),
 })
 
 export const adapter = object(['kind', 'title', 'carries', 'ends', 'priceMinor'], {
   ...sold,
   kind: { const: 'adapter' },
+  grams: number(0, 10_000),
   priceMinor: price,
 })
 

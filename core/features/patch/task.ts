@@ -106,7 +106,7 @@ class Reader {
     const lines = kitLines(plan)
     for (const line of lines) this.price.set(line.key, line.minor)
     // What is taken out of its run lies ready as well.
-    this.ready = new Map(lines.map(line => [line.key, Math.max(line.owned + line.hired + line.bought, line.needed)]))
+    this.ready = new Map(lines.map(line => [line.key, Math.max(line.there, line.needed)]))
     this.search = searcher(plan, item => (this.ready.get(this.normal(item)) ?? 0) > 0)
     this.kept = keepers(
       traced,
@@ -149,7 +149,7 @@ class Reader {
       demands: this.options.loosely ? demands : merged(plan, demands),
       bareMinor: planMinor(this.bare.plan),
       used: new Map(kitLines(this.bare.plan).map(line => [line.key, line.needed])),
-      have: new Map(kitLines(plan).map(line => [line.key, line.owned + line.hired + line.bought])),
+      have: new Map(kitLines(plan).map(line => [line.key, line.there])),
       spare: Math.max(0, (plan.brief.spareInputs ?? 0) - reserved),
     }
   }

@@ -57,7 +57,7 @@ const lineOf = ({ plan }: Traced, node: DeviceNode): KitLine | undefined =>
 
 function spared(traced: Traced, node: DeviceNode): boolean {
   const line = lineOf(traced, node)
-  return line !== undefined && line.owned + line.hired + line.bought > line.needed
+  return line !== undefined && line.there > line.needed
 }
 
 /** One more of it than the plan uses, in the kit. */

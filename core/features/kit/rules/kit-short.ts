@@ -56,7 +56,7 @@ function useAnother({ plan }: Traced, line: KitLine): Proposal[] {
         other.kind === 'lead' &&
         other.id === line.id &&
         (other.pieceM ?? 0) > line.pieceM! &&
-        other.owned + other.hired + other.bought > other.needed,
+        other.there > other.needed,
     )
     .sort((a, b) => a.pieceM! - b.pieceM!)[0]
   const using = Object.entries(plan.links).find(
