@@ -21,6 +21,8 @@ export const speedSchema = typedNumber('megabytes a second, e.g. 90')
   .max(20_000, 'at most 20 000')
 export const rateSchema = typedNumber('megabits a second, e.g. 6').min(0.05, 'at least 0.05').max(1000, 'at most 1000')
 export const celsiusSchema = typedNumber('degrees, e.g. 5').min(-40, 'not below -40').max(50, 'at most 50')
+export const weightSchema = typedNumber('kilograms, e.g. 3.5').min(0, 'not below 0').max(100_000, 'at most 100 000')
+export const volumeSchema = typedNumber('litres, e.g. 60').min(0, 'not below 0').max(100_000, 'at most 100 000')
 export const priceSchema = typedNumber('a price, e.g. 249.50').min(0, 'not below 0')
 
 const plain = (most: number) =>

@@ -238,7 +238,7 @@ describe('which switcher', () => {
       sdi: 1,
       hdmi: 2,
       spare: 3,
-      records: true,
+      records: false,
       isolated: true,
       outputs: { program: 1 },
     })

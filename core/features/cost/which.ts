@@ -18,6 +18,8 @@ export interface Asked {
   readonly isolated: boolean
   readonly streams: boolean
   readonly panel: boolean
+  /** A computer that works switchers is there already. */
+  readonly computer: boolean
   readonly standard: VideoFormat | undefined
 }
 
@@ -110,10 +112,11 @@ export function askedOf(traced: Traced): Asked {
     ),
     outputs,
     sound: plugs.size,
-    records: kinds.has('recorder') || Object.values(plan.wants).some(({ sink }) => isSwitcher(chain.nodes.get(sink)!)),
+    records: Object.values(plan.wants).some(({ sink }) => isSwitcher(chain.nodes.get(sink)!)),
     isolated: plan.brief.isolated === true,
     streams: kinds.has('encoder') || kinds.has('capture'),
     panel: last?.model.mix?.surfaces.some(({ kind }) => kind === 'panel') ?? false,
+    computer: [...chain.nodes.values()].some(({ model }) => model.surface === 'computer'),
     standard,
   }
 }
@@ -151,16 +154,19 @@ function judge(asked: Asked, ids: readonly string[]): Pick<Way, 'inputs' | 'free
   outputsFor(asked, last, needed, { extra, cannot })
   const plugs = rows.flatMap(row => portsOf(row, 'in')).filter(([, { carries }]) => carries === 'sound').length
   extra('embedder-hdmi', 'sound embedder', Math.max(0, asked.sound - plugs))
-  if (asked.records && (last.records ?? 0) > 0) can.push('records inside')
+  if ((last.records ?? 0) > 0) can.push('records inside')
+  else if (asked.records) cannot.push('records nothing inside')
   if (asked.isolated) {
     if ((last.isolates ?? 0) >= needed) can.push('records each picture by itself')
     else cannot.push('no recording of each picture by itself inside')
   }
-  const panel = last.mix?.surfaces.some(({ kind }) => kind === 'panel') ?? true
-  if (asked.panel && !panel) {
-    if (last.kind === 'computer') cannot.push('no panel: keys of a computer')
-    else extra('computer-control', 'computer to work it', 1)
-  } else if (panel) can.push('a panel')
+  const panel = last.kind !== 'computer' && (last.mix?.surfaces.some(({ kind }) => kind === 'panel') ?? true)
+  if (panel) can.push('has a panel')
+  else if (last.kind === 'computer') cannot.push('no panel, but its own keys')
+  else {
+    if (asked.panel) cannot.push('no panel')
+    extra('computer-control', 'computer to work it', asked.computer ? 0 : 1)
+  }
   if (rows.length > 1) {
     cannot.push('one picture of the feeder at a time', 'no mix, key or box between two of the feeder')
   }
@@ -236,7 +242,7 @@ export function waysToSwitch(traced: Traced, asked: Asked = askedOf(traced)): Wa
   const smallest = singles[0]!
   const larger = singles.find(({ inputs }) => inputs > smallest.inputs)
   const small = ids.filter(id => pictures(MODELS.get(id)!, 'in').length <= SMALL_INPUTS)
-  const pairs = small.flatMap(a => small.map(b => way('two', [a, b]))).sort(better)
+  const pairs = ids.flatMap(a => small.map(b => way('two', [a, b]))).sort(better)
   return [
     smallest,
     ...(larger ? [{ ...larger, how: 'larger' as const }] : []),
