@@ -14,6 +14,7 @@ const WANTED = [
   'Hire 1 more: 9\u00A0EUR',
   'Take 15 m Active HDMI',
   'Make Wide, gallery the safe shot',
+  'Let Main stand in the open',
 ]
 
 test('mends Harbour Robotics Cup by keyboard alone, from dark end to dark end', async ({ page }) => {

@@ -4,7 +4,7 @@ export { accepts, bars, carry, leadOf, lengthOf, overClass } from './carry'
 export { linkMinor, planMinor, planWatts } from './cost'
 export { type Impossible, darkens, impossibleSettings } from './impossible'
 export { type KitLine, kitLines, kitMinor, usedOf } from './kit'
-export { deviceName, endName, runWith, socketName, stoppedBy, wireAt } from './lookup'
+export { deviceName, endName, runAt, runWith, socketName, stoppedBy, wireAt } from './lookup'
 export { lostDevices } from './loss'
 export { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
 export {

@@ -49,3 +49,10 @@ export function endName({ chain }: Traced, end: LinkEnd): string {
 export function deviceName({ chain }: Traced, id: string): string {
   return chain.nodes.get(id)!.device.name
 }
+
+/** A run that begins at a device, ends there, or goes through it: where the board shows it. */
+export const runAt = ({ runs }: Traced, device: string): string | undefined =>
+  (
+    runs.find(({ origin, end }) => origin?.device === device || end?.device === device) ??
+    runs.find(({ links }) => links.some(({ wire }) => wire.to?.node.id === device))
+  )?.id

@@ -1,20 +1,21 @@
-import type { Link, Plan } from '#core/document'
+import { hangingOn, type Link, type Plan } from '#core/document'
 import type { Loss } from '#core/kernel'
 
 type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
-type Stood = Pick<Plan, 'devices' | 'models' | 'circuits'>
+type Stood = Pick<Plan, 'devices' | 'models' | 'circuits' | 'strips'>
 
 /**
  * The devices that a loss takes with it: one, all at a place, all that hang on a circuit or live on the mains, or all that send through the
  * air; and what is housed in one of them, or fed by it.
  */
-export function lostDevices({ devices, models, circuits }: Stood, { of, id }: Loss): ReadonlySet<string> {
+export function lostDevices({ devices, models, circuits, strips }: Stood, { of, id }: Loss): ReadonlySet<string> {
+  const hanging = of === 'circuit' ? hangingOn({ circuits, strips }, id) : undefined
   const hit = (key: string): boolean => {
     const device = devices[key]!
     const model = models[device.model]!
     if (of === 'device') return key === id
     if (of === 'place') return device.place === id
-    if (of === 'circuit') return model.supply === 'mains' && circuits[id]?.loads?.[key] === true
+    if (hanging) return model.supply === 'mains' && hanging.has(key)
     if (of === 'power') return model.supply === 'mains'
     return of === 'radio' && model.kind === 'radio'
   }

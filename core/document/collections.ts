@@ -3,7 +3,7 @@ import { goods, jobs, services } from '../features/cost/collection'
 import { graphics } from '../features/keys/collection'
 import { destinations, uplinks } from '../features/line/collection'
 import { media } from '../features/media/collection'
-import { batteries, circuits } from '../features/power/collection'
+import { batteries, circuits, strips } from '../features/power/collection'
 import { measured } from '../features/time/collection'
 import { accepted } from './collections/accepted'
 import { clips } from './collections/clips'
@@ -46,6 +46,7 @@ export const DEFINITIONS = {
   goods,
   services,
   jobs,
+  strips,
 } as const
 
 export type Collection = keyof typeof DEFINITIONS

@@ -30,4 +30,5 @@ export {
 } from './plan'
 export { type Problem, own, problemText } from './problem'
 export { SCHEMA } from './schema'
+export { circuitOf, hangingOn } from './supply'
 export { validatorsReady } from '#validators'

@@ -25,7 +25,10 @@ describe('an edit that a fact does not read leaves it standing', () => {
   const lamp = { title: 'Lamps', order: 9, amps: 16 }
   it('a circuit: nothing is traced; what hangs on circuits is asked, and who lives on batteries in their place', () =>
     expect(new Set(anew(fair, [{ do: 'add', collection: 'circuits', id: 'lamps', value: lamp }]))).toEqual(
-      new Set(['circuits', 'batteries', 'rule P01', 'rule P04', 'rule P06']),
+      new Set([
+        ...['circuits', 'batteries', 'devices without supply'],
+        ...['rule P01', 'rule P04', 'rule P05', 'rule P06', 'rule P10', 'rule P12'],
+      ]),
     ))
   it('an accepted risk: nothing at all', () => {
     const value = { finding: 'R02:show', reason: 'tested' }

@@ -12,6 +12,7 @@ import { ampsSchema, decimal } from '~/ui/typed'
 import { useBoardStore } from '~/board/selection'
 import FindingList from '~/ui/FindingList.vue'
 import BatteriesView from './BatteriesView.vue'
+import CircuitSupply from './CircuitSupply.vue'
 import PoeView from './PoeView.vue'
 
 /** What each circuit carries, against what its protection holds. */
@@ -36,7 +37,7 @@ const circuit = computed(() => circuits.value.find(({ id }) => id === chosen.val
 watch(
   [circuits, () => plan.value.circuits, () => route.query.at] as const,
   ([all, there, at]) => {
-    const asked = typeof at === 'string' ? /^P04:circuit\/(.+)$/.exec(at)?.[1] : undefined
+    const asked = typeof at === 'string' ? /^P(?:04|12):circuit\/(.+)$/.exec(at)?.[1] : undefined
     if (asked && Object.hasOwn(there, asked) && chosen.value === undefined) chosen.value = asked
     if (chosen.value === undefined || !Object.hasOwn(there, chosen.value))
       chosen.value = all.find(({ id }) => Object.hasOwn(there, id))?.id
@@ -47,7 +48,13 @@ watch(
 const percent = (share: number) => `${figure(share * 100, 0)}\u00A0%`
 const amps = (a: number) => `${figure(a)}\u00A0A`
 const watts = (w: number) => `${figure(w, 0)}\u00A0W`
-const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => id === 'P04'))
+const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => ['P04', 'P07', 'P12'].includes(id)))
+
+/** What stands at the circuit that is chosen, or at a strip on it. */
+const isHere = (at: { readonly on: string }): boolean =>
+  at.on === 'circuit'
+    ? (at as { circuit?: string }).circuit === circuit.value?.id
+    : at.on === 'strip' && (circuit.value?.strips.some(({ id }) => id === (at as { strip?: string }).strip) ?? false)
 
 /** The answer of the chart, in one sentence. */
 const sentence = computed(() => {
@@ -156,7 +163,7 @@ const places = computed(() => {
 async function addByPlace(): Promise<void> {
   const edits = places.value.map(([place, devices], i): Edit => {
     const loads = Object.fromEntries(devices.map(device => [device, true as const]))
-    const value = { title: place, order: nextOrder.value + i, amps: usualAmps.value, loads }
+    const value = { title: place, order: nextOrder.value + i, amps: usualAmps.value, loads, places: [place] }
     return { do: 'add', collection: 'circuits', id: freshId(place, plan.value.circuits, Math.random), value }
   })
   await store.commit(`A circuit for each of ${edits.length} places`, edits)
@@ -182,10 +189,31 @@ async function plug(device: string, into: CircuitLoad | undefined): Promise<void
   const name = plan.value.devices[device]?.name ?? device
   const away = circuits.value
     .filter(({ loads }) => loads.some(load => load.device === device))
-    .map(({ id }) => setEdit(['circuits', id, 'loads', device]))
+    .flatMap(({ id }) => (own(id, device) ? [setEdit(['circuits', id, 'loads', device])] : []))
+  const strips = Object.entries(plan.value.strips)
+    .filter(([, { loads = {} }]) => loads[device])
+    .map(([id]) => setEdit(['strips', id, 'loads', device]))
   const there = into ? [setEdit(['circuits', into.id, 'loads', device], true)] : []
-  await store.commit(into ? `Plug ${name} into ${into.title}` : `Unplug ${name}`, [...away, ...there])
+  await store.commit(into ? `Plug ${name} into ${into.title}` : `Unplug ${name}`, [...away, ...strips, ...there])
 }
+const own = (id: string, device: string): boolean => plan.value.circuits[id]?.loads?.[device] === true
+/** Into the wall, or into a strip of the circuit. */
+async function onto(device: string, strip: string): Promise<void> {
+  const here = circuit.value
+  if (!here) return
+  const { name } = plan.value.devices[device]!
+  const from = [
+    ...(own(here.id, device) ? [setEdit(['circuits', here.id, 'loads', device])] : []),
+    ...Object.entries(plan.value.strips)
+      .filter(([, { loads = {} }]) => loads[device])
+      .map(([id]) => setEdit(['strips', id, 'loads', device])),
+  ]
+  await store.commit(`Plug ${name} into ${strip ? plan.value.strips[strip]!.title : here.title}`.slice(0, 120), [
+    ...from,
+    setEdit(strip ? ['strips', strip, 'loads', device] : ['circuits', here.id, 'loads', device], true),
+  ])
+}
+const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const others = computed((): Circuits['loose'] => known.value?.loose ?? [])
 
 // --- keys ---
@@ -295,12 +323,23 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             @done="rate"
           />
         </label>
-        <FindingList :findings="findings.filter(({ at }) => at.on === 'circuit' && at.circuit === circuit!.id)" />
+        <FindingList :findings="findings.filter(({ at }) => isHere(at))" />
+        <CircuitSupply :circuit="circuit" />
         <h4>On it</h4>
         <p v-if="circuit.loads.length === 0" class="quiet">Nothing yet.</p>
         <ul v-else>
           <li v-for="load in circuit.loads" :key="load.device">
             <span class="cut">{{ load.name }}</span>
+            <select
+              v-if="circuit.strips.length"
+              class="pick small"
+              :value="load.strip ?? ''"
+              :aria-label="`What ${load.name} is plugged into`"
+              @change="event => onto(load.device, valueIn(event))"
+            >
+              <option value="">in the wall</option>
+              <option v-for="strip in circuit.strips" :key="strip.id" :value="strip.id">in {{ strip.title }}</option>
+            </select>
             <span class="figures">{{ load.watts === undefined ? 'not known' : watts(load.watts) }}</span>
             <button type="button" class="btn plain small" @click="plug(load.device, undefined)">Unplug</button>
           </li>
@@ -407,7 +446,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 72px 80px;
+  grid-template-columns: minmax(0, 1fr) auto 72px 80px;
   gap: 12px;
   align-items: center;
   min-height: 36px;
@@ -415,6 +454,7 @@ li {
 }
 li .figures {
   text-align: right;
+  grid-column: 3;
 }
 .begin {
   display: flex;

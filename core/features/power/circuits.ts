@@ -1,5 +1,6 @@
+import { bodyOf, type Model } from '#core/catalog'
 import type { Traced } from '#core/chain'
-import { own } from '#core/document'
+import { circuitOf, hangingOn, own } from '#core/document'
 import { fact } from '#core/kernel'
 import { fedByPoe } from './poe'
 import { mainsOf, type MainsId } from '#core/signal'
@@ -14,7 +15,22 @@ export interface Load {
   readonly name: string
   /** Typical draw, W; absent where the model does not say. */
   readonly watts: number | undefined
+  /** The most that it draws, W; as `watts` where the model does not say. */
+  readonly mostWatts: number | undefined
+  /** Current that leaks to earth, mA, typical. */
+  readonly leakMa: number
+  /** The strip that it hangs on. */
+  readonly strip?: string
 }
+
+/** Leakage of a small supply, and of a computer or screen, mA (typical). */
+const LEAK_MA = { small: 0.5, large: 1 } as const
+const leakOf = ({ supply, kind }: Model): number =>
+  supply !== 'mains'
+    ? 0
+    : kind === 'computer' || kind === 'screen' || kind === 'projector'
+      ? LEAK_MA.large
+      : LEAK_MA.small
 
 export interface CircuitLoad {
   readonly id: string
@@ -26,6 +42,14 @@ export interface CircuitLoad {
   readonly watts: number
   /** Current that the loads draw together, A, with the power factor of small supplies. */
   readonly drawA: number
+  /** The same with everything at its largest draw at once, W and A. */
+  readonly mostWatts: number
+  readonly mostA: number
+  readonly leakMa: number
+  /** The residual-current protection that it lies behind. */
+  readonly residual: string | undefined
+  readonly places: readonly string[]
+  readonly strips: readonly { readonly id: string; readonly title: string; readonly into: string | undefined }[]
   /** drawA against ratedA. */
   readonly share: number
   /** Loads of which nobody knows the draw; they are not in the sum. */
@@ -57,19 +81,53 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
   const volts = voltsOf(mains)
   const loadOf = (device: string): Load => {
     const { name, model } = devices[device]!
-    return { device, name, watts: models[model]!.watts }
+    const { watts } = models[model]!
+    const strip = onStrip.get(device)
+    return {
+      device,
+      name,
+      watts,
+      mostWatts: Math.max(watts, bodyOf(models[model]!).mostWatts ?? 0),
+      leakMa: leakOf(models[model]!),
+      ...(strip === undefined ? {} : { strip }),
+    }
   }
+  const onStrip = new Map(
+    Object.entries(plan.strips).flatMap(([id, { loads = {} }]) => Object.keys(loads).map(device => [device, id])),
+  )
+  const stripsOn = (circuit: string): CircuitLoad['strips'] =>
+    Object.entries(plan.strips)
+      .filter(([id]) => circuitOf(plan, id) === circuit)
+      .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
+      .map(([id, { title, strip }]) => ({ id, title, into: strip }))
   const times = new Map<string, number>()
   const list = Object.entries(circuits)
     .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
-    .map(([id, { title, order, amps, loads = {} }]): CircuitLoad => {
-      const there = Object.keys(loads).filter(device => own(devices, device))
+    .map(([id, { title, order, amps, residual, places = [] }]): CircuitLoad => {
+      const there = [...hangingOn(plan, id)].filter(device => own(devices, device))
       for (const device of there) times.set(device, (times.get(device) ?? 0) + 1)
       const known = there.map(loadOf).sort((a, b) => (b.watts ?? 0) - (a.watts ?? 0) || (a.name < b.name ? -1 : 1))
       const watts = known.reduce((sum, load) => sum + (load.watts ?? 0), 0)
       const drawA = currentOf(watts, volts)
       const unknown = known.filter(load => load.watts === undefined).length
-      return { id, title, order, ratedA: amps, loads: known, watts, drawA, share: drawA / amps, unknown }
+      const mostWatts = known.reduce((sum, load) => sum + (load.mostWatts ?? 0), 0)
+      return {
+        id,
+        title,
+        order,
+        ratedA: amps,
+        loads: known,
+        watts,
+        drawA,
+        mostWatts,
+        mostA: currentOf(mostWatts, volts),
+        leakMa: known.reduce((sum, load) => sum + load.leakMa, 0),
+        residual,
+        places,
+        strips: stripsOn(id),
+        share: drawA / amps,
+        unknown,
+      }
     })
   const onMains = Object.keys(devices).filter(id => models[devices[id]!.model]!.supply === 'mains')
   return {

@@ -1,4 +1,4 @@
-import { collection, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import { collection, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 
 /** One protected circuit of the house, and what hangs on it. */
 export interface Circuit {
@@ -8,6 +8,18 @@ export interface Circuit {
   readonly amps: number
   /** Ids of devices. A device may be gone from the plan: then it draws nothing. */
   readonly loads?: Readonly<Record<string, true>>
+  /** Places at which it has outlets, by name as of devices; absent, nobody said. */
+  readonly places?: readonly string[]
+  /** The residual-current protection (30 mA) that it lies behind, by name: what trips there takes all its circuits along. */
+  readonly residual?: string
+}
+
+const loadsSchema = {
+  type: 'object' as const,
+  propertyNames: ref('slug'),
+  additionalProperties: said,
+  minProperties: 1,
+  maxProperties: 5000,
 }
 
 export const circuits = collection<Circuit>({
@@ -20,15 +32,36 @@ export const circuits = collection<Circuit>({
     title: ref('title'),
     order: number(-1e9, 1e9),
     amps: number(0.1, 1000),
-    loads: {
-      type: 'object',
-      propertyNames: ref('slug'),
-      additionalProperties: said,
-      minProperties: 1,
-      maxProperties: 5000,
-    },
+    loads: loadsSchema,
+    places: listOf(ref('title'), 200, 1),
+    residual: ref('title'),
   }),
   words: ({ title, amps }) => `${title}, ${amps} A`,
+})
+
+/** A strip of outlets, plugged into an outlet of a circuit, or into another strip. */
+export interface Strip {
+  readonly title: string
+  readonly order: number
+  /** Ids of the circuit, or of the strip before it; they may be gone. */
+  readonly circuit?: string
+  readonly strip?: string
+  readonly loads?: Readonly<Record<string, true>>
+}
+
+export const strips = collection<Strip>({
+  name: 'strips',
+  entry: 'strip',
+  about: 'Strips of outlets: what each is plugged into, and the devices that hang on it.',
+  most: 500,
+  schema: object(['title', 'order'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    circuit: ref('slug'),
+    strip: ref('slug'),
+    loads: loadsSchema,
+  }),
+  words: ({ title }) => title,
 })
 
 /** A pack in or on the device; a bank that charges it meanwhile. */
@@ -70,13 +103,7 @@ export const batteries = collection<Battery>({
     offBelowW: number(0, 100),
     aged: said,
     freight: said,
-    loads: {
-      type: 'object',
-      propertyNames: ref('slug'),
-      additionalProperties: said,
-      minProperties: 1,
-      maxProperties: 5000,
-    },
+    loads: loadsSchema,
   }),
   words: ({ title, wh }) => `${title}, ${wh} Wh`,
 })

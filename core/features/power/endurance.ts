@@ -1,5 +1,5 @@
 import type { DeviceNode, Traced } from '#core/chain'
-import { minutesOfDay, own, powered } from '#core/document'
+import { minutesOfDay, own, powered, hangingOn } from '#core/document'
 import { fact } from '#core/kernel'
 import type { Battery } from './collection'
 
@@ -64,7 +64,7 @@ const charges = ({ chain, runs }: Traced, { id, model }: DeviceNode): boolean =>
 
 const enduranceFact = fact<Traced, readonly Endurance[]>('batteries', traced => {
   const { plan, chain } = traced
-  const plugged = new Set(Object.values(plan.circuits).flatMap(({ loads = {} }) => Object.keys(loads)))
+  const plugged = new Set(Object.keys(plan.circuits).flatMap(id => [...hangingOn(plan, id)]))
   const fed = new Map<string, [string, Battery][]>()
   for (const [id, battery] of Object.entries(plan.batteries))
     for (const device of Object.keys(battery.loads ?? {}))

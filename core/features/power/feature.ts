@@ -1,5 +1,5 @@
 import { feature } from '#core/propose'
-import { BATTERY_ANCHOR, CIRCUIT_ANCHOR } from './anchors'
+import { BATTERY_ANCHOR, CIRCUIT_ANCHOR, STRIP_ANCHOR } from './anchors'
 import { MEASURES } from './measures'
 import { circuitList } from './paper'
 import { CURRENT_QUANTITY } from './quantities'
@@ -7,12 +7,28 @@ import { batteryShort, phoneEmpty } from './rules/battery-short'
 import { circuitOverloaded } from './rules/circuit-overloaded'
 import { poeBudget, poeClass } from './rules/poe-short'
 import { flies } from './rules/flies'
+import { leaks } from './rules/leaks'
+import { deviceUnsupplied, wayUnsupplied } from './rules/no-supply'
+import { shutIn } from './rules/shut-in'
+import { stripIntoStrip } from './rules/strip-into-strip'
 
 export const power = feature({
   id: 'power',
-  anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR],
+  anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR, STRIP_ANCHOR],
   quantities: [CURRENT_QUANTITY],
   measures: MEASURES,
   papers: [circuitList],
-  rules: [circuitOverloaded, batteryShort, phoneEmpty, flies, poeClass, poeBudget],
+  rules: [
+    circuitOverloaded,
+    batteryShort,
+    phoneEmpty,
+    flies,
+    poeClass,
+    poeBudget,
+    wayUnsupplied,
+    deviceUnsupplied,
+    stripIntoStrip,
+    leaks,
+    shutIn,
+  ],
 })

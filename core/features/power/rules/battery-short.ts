@@ -1,5 +1,5 @@
 import { MODELS, type Model, portsOf } from '#core/catalog'
-import type { Traced } from '#core/chain'
+import { type Traced, runAt } from '#core/chain'
 import { freshId, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
@@ -36,7 +36,7 @@ export const batteryShort = rule({
   find: (traced, say) =>
     short(traced, false).map(one => {
       const at = { on: 'device', device: one.device } as const
-      const run = traced.runs.find(({ origin, end }) => origin?.device === one.device || end?.device === one.device)?.id
+      const run = runAt(traced, one.device)
       const bad = one.cells.find(({ fails }) => fails)
       const entry = bad?.battery === undefined ? undefined : own(traced.plan.batteries, bad.battery)
       if (bad && entry)
