@@ -63,11 +63,13 @@ h2,
 @media (max-width: 1000px) {
   .budget {
     grid-template-columns: minmax(0, 1fr);
+    grid-auto-rows: max-content;
     overflow: auto;
   }
   .left,
   .right {
     overflow: visible;
+    min-height: auto;
   }
   .right {
     border-left: 0;

@@ -70,7 +70,7 @@ const sentence = computed(() => {
       : `${money(spendMinor)} are to be paid${most}.${open}`
   return spendMinor > budgetMinor
     ? `${money(spendMinor)} are to be paid, ${money(spendMinor - budgetMinor)} more than there are${most}.${open}`
-    : `${money(spendMinor)} of ${money(budgetMinor)} are to be paid, ${money(budgetMinor - spendMinor)} stay${most}.${open}`
+    : `${money(spendMinor)} of ${money(budgetMinor)} are to be paid${most}; ${money(budgetMinor - spendMinor)} stay.${open}`
 })
 const WHAT = {
   owned: 'owned',
@@ -207,7 +207,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     label="From what is owned to the whole, step by step"
     :about="[cost, beside, chosen]"
     :make="make"
-    :height="260"
+    :height="230"
     :aside="chosen === undefined ? undefined : STEP_WORDS[chosen as 'owned']"
     @chosen="i => (chosen = STEPS.filter(step => step === 'owned' || cost!.sums[step] > 0)[i] ?? chosen)"
   >

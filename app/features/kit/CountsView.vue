@@ -7,7 +7,7 @@ import { lengthText, moneyText } from '#core/words'
 import { useUnits } from '~/shell/look'
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
-import { matches } from '~/ui/typed'
+import { decimal, matches, priceSchema } from '~/ui/typed'
 
 /** What is needed of everything, and how much of it is there. */
 const props = defineProps<{ filter: string }>()
@@ -30,13 +30,15 @@ const shownLines = computed(() => {
 function sortBy(key: SortKey): void {
   sort.value = { key, down: sort.value.key === key ? !sort.value.down : key !== 'title' }
 }
+const COUNTED = { owned: 'owned', hired: 'hired', bought: 'to buy', used: 'second-hand' } as const
+type Counted = keyof typeof COUNTED
 const nameOf = (line: KitLine) =>
   line.pieceM === undefined ? line.title : `${line.title}, ${lengthText(line.pieceM, units.value)}`
 
-async function count(line: KitLine, field: 'owned' | 'hired' | 'bought', value: number): Promise<void> {
+async function count(line: KitLine, field: Counted, value: number): Promise<void> {
   const whole = Math.max(0, Math.min(9999, Math.round(value)))
   if (!Number.isFinite(value) || whole === line[field]) return
-  const words = `${nameOf(line)}: ${whole} ${field === 'bought' ? 'to buy' : field}`
+  const words = `${nameOf(line)}: ${whole} ${COUNTED[field]}`
   if (line.item !== undefined) {
     await store.commit(words, [
       setEdit(['kit', line.item, field], whole === 0 && field !== 'owned' ? undefined : whole),
@@ -52,6 +54,13 @@ async function count(line: KitLine, field: 'owned' | 'hired' | 'bought', value: 
   }
   await store.commit(words, [
     { do: 'add', collection: 'kit', id: freshId(line.id, plan.value.kit, Math.random), value: value_ },
+  ])
+}
+/** Nothing typed: a tenth of the price again. */
+async function hire(line: KitLine, text: string): Promise<void> {
+  const minor = text === '' ? undefined : Math.round(decimal(text) * 100)
+  await store.commit(`${nameOf(line)}: hire of one ${minor === undefined ? 'as usual' : money(minor)}`.slice(0, 120), [
+    setEdit(['kit', line.item!, 'hireMinor'], minor),
   ])
 }
 async function ownAll(): Promise<void> {
@@ -72,9 +81,13 @@ async function ownAll(): Promise<void> {
 }
 async function copyTable(): Promise<void> {
   const rows = shownLines.value.map(line =>
-    [nameOf(line), line.needed, line.owned, line.hired, line.bought, line.missing, money(line.minor)].join('\t'),
+    [nameOf(line), line.needed, line.owned, line.hired, line.bought, line.used, line.missing, money(line.minor)].join(
+      '\t',
+    ),
   )
-  await navigator.clipboard.writeText(['Item\tNeeded\tOwned\tHired\tTo buy\tMissing\tPrice of one', ...rows].join('\n'))
+  await navigator.clipboard.writeText(
+    ['Item\tNeeded\tOwned\tHired\tTo buy\tSecond-hand\tMissing\tPrice of one', ...rows].join('\n'),
+  )
   notices.tell('The table is in the clipboard.')
 }
 const uncounted = computed(() => lines.value.filter(({ item, needed }) => item === undefined && needed > 0).length)
@@ -92,6 +105,7 @@ defineExpose({ ownAll, copyTable, uncounted })
           <th class="num">owned</th>
           <th class="num">hired</th>
           <th class="num">to buy</th>
+          <th class="num">second-hand</th>
           <th class="num"><button type="button" @click="sortBy('missing')">missing</button></th>
           <th class="num"><button type="button" @click="sortBy('minor')">price of one</button></th>
           <th class="num">hire of one</th>
@@ -101,7 +115,7 @@ defineExpose({ ownAll, copyTable, uncounted })
         <tr v-for="line in shownLines" :key="line.key" :class="{ short: line.missing > 0 && line.item !== undefined }">
           <td>{{ nameOf(line) }}</td>
           <td class="num">{{ line.needed }}</td>
-          <td v-for="field in ['owned', 'hired', 'bought'] as const" :key="field" class="num">
+          <td v-for="(word, field) in COUNTED" :key="field" class="num">
             <TypedField
               class="count"
               :class="{ nothing: line.item === undefined }"
@@ -110,7 +124,7 @@ defineExpose({ ownAll, copyTable, uncounted })
               max="9999"
               :value="line.item === undefined ? '' : line[field]"
               :placeholder="line.item === undefined ? '–' : ''"
-              :aria-label="`${nameOf(line)}: ${field === 'bought' ? 'to buy' : field}`"
+              :aria-label="`${nameOf(line)}: ${word}`"
               @done="text => count(line, field, Number(text))"
             />
           </td>
@@ -120,7 +134,18 @@ defineExpose({ ownAll, copyTable, uncounted })
             }}</span>
           </td>
           <td class="num">{{ money(line.minor) }}</td>
-          <td class="num">{{ money(line.hireMinor) }}</td>
+          <td class="num">
+            <TypedField
+              v-if="line.item !== undefined"
+              class="price"
+              inputmode="decimal"
+              :value="String(line.hireMinor / 100)"
+              :schema="priceSchema"
+              :aria-label="`${nameOf(line)}: hire of one`"
+              @done="text => hire(line, text)"
+            />
+            <template v-else>{{ money(line.hireMinor) }}</template>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -136,6 +161,12 @@ defineExpose({ ownAll, copyTable, uncounted })
 }
 .count {
   width: 8ch;
+  text-align: right;
+  font-family: var(--figures);
+  font-size: 13px;
+}
+.price {
+  width: 10ch;
   text-align: right;
   font-family: var(--figures);
   font-size: 13px;

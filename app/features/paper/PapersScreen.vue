@@ -7,6 +7,7 @@ import { type Paper } from '#core/kernel'
 import { paperText } from '#core/features/paper'
 
 import { paperCsv } from '~/features/paper/csv'
+import { papersXlsx } from '~/features/paper/xlsx'
 import { useUnits } from '~/shell/look'
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
@@ -48,13 +49,23 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 function print(): void {
   window.print()
 }
-function download(): void {
-  if (!paper.value) return
+function offer(content: Blob, name: string): void {
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([`\uFEFF${paperCsv(paper.value)}`], { type: 'text/csv;charset=utf-8' }))
-  link.download = `${slug(store.show?.title ?? 'show')}-${paper.value.id}.csv`
+  link.href = URL.createObjectURL(content)
+  link.download = `${slug(store.show?.title ?? 'show')}-${name}`
   link.click()
   setTimeout(() => URL.revokeObjectURL(link.href), 1000)
+}
+function download(): void {
+  if (paper.value)
+    offer(new Blob([`\uFEFF${paperCsv(paper.value)}`], { type: 'text/csv;charset=utf-8' }), `${paper.value.id}.csv`)
+}
+async function workbook(): Promise<void> {
+  try {
+    offer(await papersXlsx(made.value?.papers ?? []), 'papers.xlsx')
+  } catch (error) {
+    notices.tell(`The workbook could not be written: ${(error as Error).message}`, 'wrong')
+  }
 }
 async function copy(): Promise<void> {
   if (!paper.value) return
@@ -83,6 +94,7 @@ async function copy(): Promise<void> {
         <span class="small quiet about" :title="paper?.about">{{ paper?.about }}</span>
         <button type="button" class="btn small" @click="copy">Copy as text</button>
         <button type="button" class="btn small" @click="download">CSV</button>
+        <button type="button" class="btn small" title="All papers, a sheet each" @click="workbook">XLSX, all</button>
         <button type="button" class="btn small primary" @click="print">Print, {{ letter ? 'Letter' : 'A4' }}</button>
       </template></template
     >

@@ -122,6 +122,9 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
 </template>
 
 <style scoped>
+.strip :deep(input) {
+  grid-column: 1 / -1;
+}
 h4 {
   font: 650 15px/1.3 var(--words);
   margin: 18px 0 4px;
@@ -147,7 +150,7 @@ h4 {
 }
 .strip {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 124px auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 4px 8px;
   align-items: center;
   margin-bottom: 8px;

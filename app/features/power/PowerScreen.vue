@@ -446,15 +446,18 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto 72px 80px;
+  grid-template-columns: minmax(0, 1fr) 72px 80px;
   gap: 12px;
   align-items: center;
   min-height: 36px;
   border-bottom: 1px solid var(--line);
 }
+li .pick {
+  grid-area: 2 / 1 / 3 / 3;
+  margin-bottom: 6px;
+}
 li .figures {
   text-align: right;
-  grid-column: 3;
 }
 .begin {
   display: flex;
