@@ -19,6 +19,7 @@ const SCREENS = [
   'time',
   'media',
   'line',
+  'cost',
   'rehearse',
   'papers',
 ] as const
@@ -27,6 +28,7 @@ const ready: Readonly<Record<(typeof SCREENS)[number], (page: Page) => Promise<v
   order: page => expect(page.getByRole('button', { name: /^Add a segment/ }).first()).toBeVisible(),
   power: page => expect(page.getByRole('button', { name: /^Add a circuit/ }).first()).toBeVisible(),
   media: page => expect(page.getByRole('listbox', { name: 'What records' })).toBeVisible(),
+  cost: page => expect(page.getByRole('listbox', { name: 'Steps from what is owned to the whole' })).toBeVisible(),
   // Where nothing is streamed, or recorded, that is what the screen says.
   line: page => expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible(),
   time: page => expect(page.getByRole('listbox', { name: 'Who sees it' })).toBeVisible(),

@@ -6,7 +6,6 @@ interface Ahead {
 }
 
 declare global {
-  // eslint-disable-next-line no-var -- a property of the window is declared so
   var interlumenAhead: Ahead | undefined
 }
 

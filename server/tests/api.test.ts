@@ -455,7 +455,10 @@ describe('bad requests', () => {
       const script = /<script>(\(function\(m\).*?)<\/script>/.exec(html)![1]!
       const hash = createHash('sha256').update(script).digest('base64')
       expect(answer.headers.get('content-security-policy')).toContain(`'sha256-${hash}'`)
-      const names = [...html.matchAll(/"\/_nuxt\/([^"]+)"/g), ...script.matchAll(/['"](?:\/_nuxt\/)?([^'"/]+\.(?:js|css))['"]/g)]
+      const names = [
+        ...html.matchAll(/"\/_nuxt\/([^"]+)"/g),
+        ...script.matchAll(/['"](?:\/_nuxt\/)?([^'"/]+\.(?:js|css))['"]/g),
+      ]
       expect(names.length).toBeGreaterThan(4)
       for (const [, name] of names) expect((await fetch(`${server.url}/_nuxt/${name}`)).status, name).toBe(200)
     }

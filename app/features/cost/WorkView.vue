@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { number } from 'yup'
 import { emptyPlan, minutesOfDay, setEdit } from '#core/document'
 import { WHEN, minutesText } from '#core/features/cost'
-import { clockOf, listWords } from '#core/words'
+import { listWords } from '#core/words'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
@@ -13,6 +13,7 @@ import BudgetRows from '~/ui/BudgetRows.vue'
 import { isTyped } from '~/ui/keys'
 import { nameSchema } from '~/ui/typed'
 import { useEntries } from './entries'
+import { workChart } from './workChart'
 
 /** The work before and after the show: its longest path, and who does what. */
 const store = usePlanStore()
@@ -54,88 +55,15 @@ const sentence = computed(() => {
     : `Building takes ${minutesText(build.minutes)} of the ${minutesText(thereMinutes)} that there are.${strikes}${twice}`
 })
 
-function make(colour: (name: string) => string) {
-  const shown = jobs.value.filter(({ job }) => job.when === (one.value?.job.when ?? 'build')).toReversed()
-  const builds = one.value?.job.when !== 'strike'
-  const since = builds && access.value !== undefined ? minutesOfDay(access.value) : undefined
-  const there = builds ? work.value?.thereMinutes : undefined
-  const most = Math.max(30, there ?? 0, ...shown.map(({ latest, job }) => latest + job.minutes)) * 1.04
-  const step = [10, 15, 30, 60, 120].find(minutes => most / minutes <= 9) ?? 240
-  const ticks = Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step)
-  const short = (text: string): string => (text.length > 22 ? `${text.slice(0, 21)}\u2026` : text)
-  const y = shown.map(({ job }) => short(job.title))
-  return {
-    traces: [
-      {
-        type: 'bar',
-        orientation: 'h',
-        y,
-        base: shown.map(({ from }) => from),
-        x: shown.map(({ job }) => job.minutes),
-        text: shown.map(({ job }) => minutesText(job.minutes)),
-        textposition: 'inside',
-        insidetextanchor: 'start',
-        insidetextfont: { color: shown.map(({ longest }) => colour(longest ? '--ground' : '--text')) },
-        marker: {
-          color: shown.map(({ longest }) => colour(longest ? '--light' : '--raised')),
-          line: {
-            color: shown.map(({ id, longest }) =>
-              colour(id === chosen.value ? '--chosen' : longest ? '--light' : '--dark'),
-            ),
-            width: shown.map(({ id }) => (id === chosen.value ? 3 : 1)),
-          },
-        },
-        hoverinfo: 'none',
-      },
-      {
-        // How far it can wait.
-        type: 'bar',
-        orientation: 'h',
-        y,
-        base: shown.map(({ to }) => to),
-        x: shown.map(({ from, latest }) => latest - from),
-        marker: {
-          color: 'rgba(0,0,0,0)',
-          line: { color: colour('--dark'), width: shown.map(({ from, latest }) => (latest > from ? 1 : 0)) },
-        },
-        hoverinfo: 'none',
-      },
-    ] as never[],
-    layout: {
-      margin: { l: 160, r: 20, t: 26, b: 36 },
-      barmode: 'overlay',
-      bargap: 0.34,
-      showlegend: false,
-      shapes:
-        there === undefined
-          ? []
-          : [
-              {
-                type: 'line',
-                x0: there,
-                x1: there,
-                yref: 'paper',
-                y0: 0,
-                y1: 1,
-                line: { color: colour('--text'), width: 1.5 },
-              },
-            ],
-      annotations:
-        there === undefined
-          ? []
-          : [{ x: there, y: 1, yref: 'paper', yanchor: 'bottom', text: 'must stand', showarrow: false }],
-      xaxis: {
-        range: [0, most],
-        tickvals: ticks,
-        ticktext: ticks.map(minutes => (since === undefined ? minutesText(minutes) : clockOf(since + minutes))),
-        gridcolor: colour('--line'),
-        zeroline: false,
-        fixedrange: true,
-      },
-      yaxis: { fixedrange: true, ticklabelstandoff: 8, color: colour('--text') },
-    } as never,
-  }
-}
+const make = (colour: (name: string) => string) =>
+  workChart({
+    jobs: drawn.value,
+    chosen: chosen.value,
+    since: builds.value && access.value !== undefined ? minutesOfDay(access.value) : undefined,
+    there: builds.value ? work.value?.thereMinutes : undefined,
+    colour,
+  })
+const builds = computed(() => one.value?.job.when !== 'strike')
 const drawn = computed(() => jobs.value.filter(({ job }) => job.when === (one.value?.job.when ?? 'build')))
 const rows = computed(() =>
   jobs.value.map(({ id, job, from, latest, longest, rings }) => ({

@@ -38,7 +38,7 @@ useHead({
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey) return
-  const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
+  const by = ['ArrowLeft', 'ArrowUp'].includes(event.key) ? -1 : ['ArrowRight', 'ArrowDown'].includes(event.key) ? 1 : 0
   const all = made.value?.papers ?? []
   const next = all[all.findIndex(({ id }) => id === chosen.value) + by]
   if (by === 0 || !next) return
@@ -78,19 +78,6 @@ async function copy(): Promise<void> {
   <PlanFrame screen="papers" :foot-name="paper?.title">
     <template #controls
       ><template v-if="made">
-        <div class="tabs" role="tablist" aria-label="Papers">
-          <button
-            v-for="one in made.papers"
-            :key="one.id"
-            type="button"
-            role="tab"
-            :aria-selected="one.id === chosen"
-            :class="{ on: one.id === chosen }"
-            @click="chosen = one.id"
-          >
-            {{ one.title }}
-          </button>
-        </div>
         <span class="small quiet about" :title="paper?.about">{{ paper?.about }}</span>
         <button type="button" class="btn small" @click="copy">Copy as text</button>
         <button type="button" class="btn small" @click="download">CSV</button>
@@ -99,6 +86,19 @@ async function copy(): Promise<void> {
       </template></template
     >
     <div v-if="made" class="papers">
+      <div class="tabs" role="tablist" aria-label="Papers" aria-orientation="vertical">
+        <button
+          v-for="one in made.papers"
+          :key="one.id"
+          type="button"
+          role="tab"
+          :aria-selected="one.id === chosen"
+          :class="{ on: one.id === chosen }"
+          @click="chosen = one.id"
+        >
+          {{ one.title }}
+        </button>
+      </div>
       <div class="desk" tabindex="0">
         <article v-if="paper" class="paper" :class="{ letter }">
           <header>
@@ -141,25 +141,32 @@ async function copy(): Promise<void> {
 .papers {
   flex: 1;
   min-height: 0;
-  display: flex;
-  flex-direction: column;
+  display: grid;
+  grid-template-columns: 196px minmax(0, 1fr);
 }
 .tabs {
-  display: flex;
-  gap: 4px;
-  flex: none;
+  border-right: 1px solid var(--border);
+  background: var(--surface);
+  padding: 8px 0 16px;
+  overflow-y: auto;
 }
 .tabs button {
-  height: 43px;
-  padding: 0 10px;
+  display: block;
+  width: 100%;
+  min-height: 38px;
+  padding: 4px 12px 4px 17px;
+  text-align: left;
   color: var(--quiet);
-  border-bottom: 2px solid transparent;
-  white-space: nowrap;
+  border-left: 3px solid transparent;
+}
+.tabs button:hover {
+  background: var(--hover);
 }
 .tabs button.on {
   color: var(--text);
   font-weight: 650;
-  border-bottom-color: var(--chosen);
+  background: var(--raised);
+  border-left-color: var(--chosen);
 }
 .about {
   flex: 1 1 0;
@@ -239,7 +246,15 @@ tr.again td:first-child {
 .nothing {
   color: #5c594f;
 }
+@media (max-width: 900px) {
+  .papers {
+    grid-template-columns: 148px minmax(0, 1fr);
+  }
+}
 @media print {
+  .tabs {
+    display: none;
+  }
   .papers,
   .desk {
     display: block;

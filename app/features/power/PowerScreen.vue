@@ -447,7 +447,7 @@ ul {
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 72px 80px;
-  gap: 12px;
+  gap: 0 12px;
   align-items: center;
   min-height: 36px;
   border-bottom: 1px solid var(--line);

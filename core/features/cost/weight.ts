@@ -1,7 +1,7 @@
 import { type CableModel, leadGrams } from '#core/cable'
 import { bodyOf } from '#core/catalog'
 import { type Traced, lengthOf } from '#core/chain'
-import { withRoute } from '#core/document'
+import { type Plan, withRoute } from '#core/document'
 import { fact } from '#core/kernel'
 
 /** What stands at one place as a unit: camera, sender, battery, stand. */
@@ -45,6 +45,23 @@ const LITRES_PER_LEAD_KG = 2
 
 /** Devices that stay in the house or are far away: they weigh nothing and take no room. */
 const travels = (body: { grams?: number; litres?: number }): boolean => body.grams !== 0 || body.litres !== 0
+
+/** All pieces of cable and all adapters. */
+function leadsOf(plan: Plan): Weight['leads'] {
+  const leads = { pieces: 0, grams: 0, unknown: 0 }
+  const add = (id: string, pieceM?: number): void => {
+    const grams = leadGrams(plan.leads[id]!, pieceM)
+    leads.pieces += 1
+    if (grams === undefined) leads.unknown += 1
+    else leads.grams += grams
+  }
+  for (const link of Object.values(plan.links)) {
+    for (const piece of lengthOf(plan.leads[link.cable] as CableModel, withRoute(plan, link)).pieces ?? [])
+      add(link.cable, piece)
+    for (const adapter of [link.adapters?.from, link.adapters?.to]) if (adapter !== undefined) add(adapter)
+  }
+  return leads
+}
 
 const weightFact = fact<Traced, Weight>('weight', ({ plan }) => {
   const places = new Map<string | undefined, Position>()
@@ -104,18 +121,7 @@ const weightFact = fact<Traced, Weight>('weight', ({ plan }) => {
       unknown: here.unknown + (grams === undefined ? 1 : 0),
     })
   }
-  const leads = { pieces: 0, grams: 0, unknown: 0 }
-  const addLead = (id: string, pieceM?: number): void => {
-    const grams = leadGrams(plan.leads[id]!, pieceM)
-    leads.pieces += 1
-    if (grams === undefined) leads.unknown += 1
-    else leads.grams += grams
-  }
-  for (const link of Object.values(plan.links)) {
-    for (const piece of lengthOf(plan.leads[link.cable] as CableModel, withRoute(plan, link)).pieces ?? [])
-      addLead(link.cable, piece)
-    for (const adapter of [link.adapters?.from, link.adapters?.to]) if (adapter !== undefined) addLead(adapter)
-  }
+  const leads = leadsOf(plan)
   const positions = [...places.values()].sort((a, b) => b.grams - a.grams)
   return {
     positions,
