@@ -108,7 +108,11 @@ const countSchema = number()
   .integer('a whole number')
   .min(1, 'at least 1')
   .max(99, 'at most 99')
-async function set(id: string, field: 'wh' | 'count' | 'mostW' | 'offBelowW', text: string): Promise<void> {
+async function set(
+  id: string,
+  field: 'wh' | 'count' | 'mostW' | 'offBelowW' | 'chargerW',
+  text: string,
+): Promise<void> {
   const value = text === '' ? undefined : decimal(text)
   await store.commit(`${plan.value.batteries[id]!.title}: ${text || 'not said'}`.slice(0, 120), [
     setEdit(['batteries', id, field], value as never),
@@ -275,6 +279,17 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                 :schema="countSchema"
                 :aria-label="`${cell.title}, how many`"
                 @done="text => set(cell.battery!, 'count', text)"
+            /></label>
+            <label
+              >charger, W
+              <TypedField
+                class="figures"
+                inputmode="decimal"
+                :value="plan.batteries[cell.battery]?.chargerW ?? ''"
+                :schema="wattsSchema"
+                placeholder="not said"
+                :aria-label="`${cell.title}, charger W`"
+                @done="text => set(cell.battery!, 'chargerW', text)"
             /></label>
             <label v-if="cell.kind === 'bank'"
               >W at most

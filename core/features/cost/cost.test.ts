@@ -352,3 +352,40 @@ it('money, weight and work change no finding: what is no fault is not told as on
   expect(check(plan(SHOW)).findings.map(({ key }) => key)).toEqual(before)
   expect(applyEdits(traced.plan, [{ do: 'remove', collection: 'jobs', id: 'carry' }]).ok).toBe(true)
 })
+
+describe('over all clean plans', () => {
+  it('weight is what the positions, leads and cases weigh together, and no figure is none', () => {
+    for (const [name, clean] of Object.entries(CLEAN)) {
+      const weight = weightOf(check(clean).traced)
+      const sum = weight.positions.reduce((grams, position) => grams + position.grams, 0)
+      expect(weight.grams, name).toBeCloseTo(sum + weight.leads.grams + weight.cases.grams, 6)
+      expect(weight.known, name).toBe(weight.of)
+      for (const { watts, mostWatts } of weight.positions) expect(mostWatts).toBeGreaterThanOrEqual(watts)
+    }
+  })
+  it('asking for more never makes the smallest switcher cheaper', () => {
+    for (const [name, clean] of Object.entries(CLEAN).filter((_, i) => i % 9 === 0)) {
+      const { traced: here } = check(clean)
+      const asked = askedOf(here)
+      const least = (of: typeof asked) => waysToSwitch(here, of)[0]!
+      const before = least(asked)
+      const more = [
+        { ...asked, hdmi: asked.hdmi + 1 },
+        { ...asked, sdi: asked.sdi + 1 },
+        { ...asked, spare: asked.spare + 2 },
+        { ...asked, keys: asked.keys + 1 },
+        { ...asked, odd: asked.odd + 1, hdmi: asked.hdmi + 1 },
+        { ...asked, outputs: { ...asked.outputs, clean: asked.outputs.clean + 1 } },
+        { ...asked, isolated: true },
+      ]
+      for (const [i, one] of more.entries()) {
+        const after = least(one)
+        // Where nothing fits any more, what is nearest may lack more and cost less.
+        if (after.cannot.length > before.cannot.length) continue
+        expect(after.minor + after.creditMinor, `${name} ${i}`).toBeGreaterThanOrEqual(
+          before.minor + before.creditMinor,
+        )
+      }
+    }
+  })
+})

@@ -78,6 +78,8 @@ export interface Battery {
   readonly count?: number
   /** The most that it gives, W; absent, enough. */
   readonly mostW?: number
+  /** What its charger gives to one, W; absent, nobody said. */
+  readonly chargerW?: number
   /** Banks: below this draw it switches itself off, W. */
   readonly offBelowW?: number
   /** From 300 charges or two years on. */
@@ -100,6 +102,7 @@ export const batteries = collection<Battery>({
     wh: number(0.1, 5000),
     count: whole(1, 99),
     mostW: number(0.1, 5000),
+    chargerW: number(0.1, 5000),
     offBelowW: number(0, 100),
     aged: said,
     freight: said,

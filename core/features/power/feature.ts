@@ -11,13 +11,14 @@ import { leaks } from './rules/leaks'
 import { deviceUnsupplied, wayUnsupplied } from './rules/no-supply'
 import { shutIn } from './rules/shut-in'
 import { stripIntoStrip } from './rules/strip-into-strip'
+import { chargePaper, startPaper } from './start'
 
 export const power = feature({
   id: 'power',
   anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR, STRIP_ANCHOR],
   quantities: [CURRENT_QUANTITY],
   measures: MEASURES,
-  papers: [circuitList],
+  papers: [circuitList, startPaper, chargePaper],
   rules: [
     circuitOverloaded,
     batteryShort,
