@@ -5,17 +5,19 @@ type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
 type Stood = Pick<Plan, 'devices' | 'models' | 'circuits' | 'strips'>
 
 /**
- * The devices that a loss takes with it: one, all at a place, all that hang on a circuit or live on the mains, or all that send through the
+ * The devices that a loss takes with it: one, all at a place, all that hang on a circuit, on the circuits behind a protection, or live on the mains, or all that send through the
  * air; and what is housed in one of them, or fed by it.
  */
 export function lostDevices({ devices, models, circuits, strips }: Stood, { of, id }: Loss): ReadonlySet<string> {
-  const hanging = of === 'circuit' ? hangingOn({ circuits, strips }, id) : undefined
+  const tripped =
+    of === 'circuit' ? [id] : Object.keys(circuits).filter(one => of === 'protection' && circuits[one]!.residual === id)
+  const hanging = new Set(tripped.flatMap(one => [...hangingOn({ circuits, strips }, one)]))
   const hit = (key: string): boolean => {
     const device = devices[key]!
     const model = models[device.model]!
     if (of === 'device') return key === id
     if (of === 'place') return device.place === id
-    if (hanging) return model.supply === 'mains' && hanging.has(key)
+    if (of === 'circuit' || of === 'protection') return model.supply === 'mains' && hanging.has(key)
     if (of === 'power') return model.supply === 'mains'
     return of === 'radio' && model.kind === 'radio'
   }

@@ -8,6 +8,9 @@ export const SYNC_WINDOWS = ['r37', 'bt1359'] as const
 
 export const HEADROOMS = ['usual', 'cautious'] as const
 
+/** Ways to lay recordings over each other. */
+export const LINE_UPS = ['timecode', 'clap'] as const
+
 /** Plugs that late guests come with. */
 export const SPARE_PLUGS = ['hdmi', 'sdi'] as const
 
@@ -40,6 +43,8 @@ export interface Brief {
   readonly copies?: number
   /** Each source is to be recorded by itself, for a later edit. */
   readonly isolated?: true
+  /** How isolated recordings come to lie over each other in the edit: by one timecode for all, or by a clap. */
+  readonly lineUp?: (typeof LINE_UPS)[number]
   /** When a private stream is tried out and watched as a viewer would, 24 h (18:00). */
   readonly testStream?: string
   /** How much more than is sent an uplink must carry: half as much again, or twice; usual where absent. */
@@ -82,6 +87,7 @@ export const briefSchema = object([], {
   coldC: number(-40, 50),
   flies: { const: true },
   isolated: { const: true },
+  lineUp: oneOf(LINE_UPS),
   testStream: ref('time'),
   syncWindow: oneOf(SYNC_WINDOWS),
   standard: ref('format'),

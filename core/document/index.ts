@@ -2,7 +2,16 @@ export { type Brief, minutesOfDay, powered, showMinutes } from './brief'
 export { canonicalPlan, canonicalText, sameValue } from './canonical'
 export { type Clash, clashOf } from './clash'
 export { COLLECTIONS, type Collection, DEFINITIONS, type Entry } from './collections'
-export { type Air, type Device, type Fit, type Opening, type PortSetting, SHOTS } from './collections/devices'
+export {
+  type Air,
+  type Device,
+  type Fit,
+  type Opening,
+  type PortSetting,
+  SHOTS,
+  TASKS,
+  type Task,
+} from './collections/devices'
 export { CODING_WORDS } from '../features/media/collection'
 export type { Clip } from './collections/clips'
 export type { Cue } from './collections/cues'

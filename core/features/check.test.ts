@@ -132,6 +132,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   A08: 'QR',
   A09: 'Q',
   E01: 'RN',
+  E03: 'Q',
   E04: 'Q',
   R01: 'R',
   R02: 'R',

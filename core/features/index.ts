@@ -6,6 +6,7 @@ import { insideFeature } from './inside/feature'
 import { whyFeature } from './why/feature'
 import { engineOf } from '#core/kernel'
 import type { CommandContext } from '#core/propose'
+import { computers } from './computers/feature'
 import { continuity } from './continuity/feature'
 import { control } from './control/feature'
 import { cost } from './cost/feature'
@@ -48,6 +49,7 @@ export const FEATURES = [
   time,
   media,
   line,
+  computers,
   cost,
   order,
   rehearsal,

@@ -1,4 +1,5 @@
 import type { Checked } from '#core/propose'
+import { QUERIES as computers } from './computers/queries'
 import { QUERIES as continuity } from './continuity/queries'
 import { QUERIES as cost } from './cost/queries'
 import { QUERIES as inside } from './inside/queries'
@@ -21,6 +22,7 @@ import { QUERIES as why } from './why/queries'
 
 /** Everything that a page may ask about a checked plan, by name. The worker is one dispatcher over it. */
 export const QUERIES = {
+  ...computers,
   ...continuity,
   ...cost,
   ...inside,

@@ -115,6 +115,11 @@ const isolating = [
   { title: 'no camera need be recorded by itself', value: '' },
   { title: 'each camera is recorded by itself too', value: 'yes' },
 ]
+const LINING = [
+  { title: 'nobody says', value: '' },
+  { title: 'by one timecode', value: 'timecode' },
+  { title: 'by claps', value: 'clap' },
+]
 const people = [
   { title: 'unmanned', value: '' },
   { title: 'manned', value: 'yes' },
@@ -213,7 +218,7 @@ const NOTES = {
     ids: ['O01', 'O02', 'O17', 'C11', 'C12', 'F13', 'F15', 'A01'],
     words: 'feeds, whose they are, outputs, raster, rate and sound',
   },
-  kept: { ids: ['O04', 'O05', 'O16'], words: 'copies, recordings of each camera, what is tried before' },
+  kept: { ids: ['O04', 'O05', 'E03', 'O16'], words: 'copies, recordings of each camera, what is tried before' },
   shots: { ids: ['R04', 'R06', 'F14'], words: 'safe shot, crew, shutter' },
   spare: { ids: ['C09', 'C10', 'R06', 'R01'], words: 'inputs, crew, a second way' },
   rules: { ids: ['L01', 'A08', 'F01', 'F16', 'F24'], words: 'cable lengths, sync, the ladder of standards' },
@@ -421,7 +426,18 @@ function added(): void {
             blank="no camera need be recorded by itself"
             :options="isolating"
             @done="value => say('isolated', value ? true : undefined, 'Say whether each camera is recorded by itself')"
-          />. A private stream is tried, and watched as the audience will, at
+          /><template v-if="brief.isolated"
+            >, and laid over each other
+            <FillIn
+              label="How recordings are laid over each other"
+              :value="
+                brief.lineUp === 'timecode' ? 'by one timecode' : brief.lineUp === 'clap' ? 'by claps' : undefined
+              "
+              :raw="brief.lineUp ?? ''"
+              blank="in some way"
+              :options="LINING"
+              @done="value => say('lineUp', value, 'Say how recordings are laid over each other')" /></template
+          >. A private stream is tried, and watched as the audience will, at
           <FillIn
             label="Test stream"
             :value="brief.testStream"

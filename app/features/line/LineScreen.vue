@@ -11,7 +11,9 @@ import { usePlanStore } from '~/plan/store'
 import BudgetRows from '~/ui/BudgetRows.vue'
 import BudgetPage from '~/ui/BudgetPage.vue'
 import FindingList from '~/ui/FindingList.vue'
+import ViewTabs from '~/ui/ViewTabs.vue'
 import { isTyped } from '~/ui/keys'
+import ComputersView from './ComputersView.vue'
 import { decimal, gigabytesSchema, nameSchema, rateSchema } from '~/ui/typed'
 
 /** What is sent out of the house, and whether the line carries it. */
@@ -19,6 +21,8 @@ const store = usePlanStore()
 const selection = useBoardStore()
 const route = useRoute()
 const plan = computed(() => store.plan ?? emptyPlan(''))
+const VIEWS = { lines: 'Lines', computers: 'Computers' } as const
+const view = ref<keyof typeof VIEWS>('lines')
 const known = useAnswer('lines', () => [] as const)
 const lines = computed(() => known.value?.lines ?? [])
 const encoders = computed(() => known.value?.encoders ?? [])
@@ -233,6 +237,12 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready' || isTyped(event))
     return
+  if (event.key.toLowerCase() === 'b') {
+    event.preventDefault()
+    view.value = view.value === 'lines' ? 'computers' : 'lines'
+    return
+  }
+  if (view.value !== 'lines') return
   const at = lines.value.findIndex(({ id }) => id === chosen.value)
   const acts: Record<string, (() => void) | undefined> = {
     ArrowDown: () => (chosen.value = lines.value[Math.min(lines.value.length - 1, at + 1)]?.id),
@@ -250,13 +260,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <PlanFrame screen="line" :foot-name="one?.uplink.title">
+  <PlanFrame screen="line" :foot-name="view === 'lines' ? one?.uplink.title : VIEWS[view]">
     <template #controls>
-      <button v-if="encoders.length" type="button" class="btn small" @click="add">
+      <ViewTabs v-model="view" :views="VIEWS" />
+      <button v-if="view === 'lines' && encoders.length" type="button" class="btn small" @click="add">
         Add a line <span class="key">A</span>
       </button>
     </template>
-    <div v-if="!known" class="screen quiet" role="status">Adding up what is sent …</div>
+    <ComputersView v-if="view === 'computers'" />
+    <div v-else-if="!known" class="screen quiet" role="status">Adding up what is sent …</div>
     <div v-else-if="encoders.length === 0" class="screen">
       <h2>Nothing is streamed</h2>
       <p>

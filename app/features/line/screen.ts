@@ -6,6 +6,7 @@ export const screen: Screen = {
   title: 'Line',
   load: () => import('./LineScreen.vue'),
   actions: [
+    { key: 'B', words: 'lines, or which computer does what', foot: 'next view' },
     { key: '\u2191\u2193', words: 'choose a line', foot: 'choose a line' },
     { key: 'A', words: 'add a line', foot: 'add a line' },
     { key: 'D', words: 'add a destination', foot: 'add a destination' },

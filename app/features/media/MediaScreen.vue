@@ -43,7 +43,7 @@ watch(
 const findings = computed(() =>
   (store.report?.findings ?? []).filter(
     ({ id, at }) =>
-      ['O04', 'O05'].includes(id) ||
+      ['O04', 'O05', 'E03'].includes(id) ||
       (at.on === 'medium' && one.value?.media.some(([medium]) => medium === (at as { medium?: string }).medium)),
   ),
 )
@@ -167,6 +167,12 @@ async function write(coding: string): Promise<void> {
       setEdit(['devices', one.value.device, 'coding'], coding === 'long' ? undefined : (coding as RecordCoding)),
     ])
 }
+async function setCount(value: string): Promise<void> {
+  if (one.value)
+    await store.commit(`${one.value.name}: timecode ${value || 'not said'}`.slice(0, 120), [
+      setEdit(['devices', one.value.device, 'timecode'], (value || undefined) as never),
+    ])
+}
 async function add(): Promise<void> {
   if (!one.value) return
   const title = `Medium ${one.value.media.length + 1}, ${one.value.name}`.slice(0, 120)
@@ -248,6 +254,18 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           >Written as
           <select class="pick" :value="one.coding" @change="event => write(valueIn(event))">
             <option v-for="coding in CODINGS" :key="coding" :value="coding">{{ CODING_WORDS[coding] }}</option>
+          </select></label
+        >
+        <label v-if="['30000/1001', '60000/1001'].includes(one.format.rate)" class="wide"
+          >Timecode
+          <select
+            class="pick"
+            :value="plan.devices[one.device]?.timecode ?? ''"
+            @change="event => setCount(valueIn(event))"
+          >
+            <option value="">not said</option>
+            <option value="drop">drops frame numbers</option>
+            <option value="non-drop">counts every frame</option>
           </select></label
         >
         <FindingList v-if="findings.length" :findings="findings" />

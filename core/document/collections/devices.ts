@@ -17,6 +17,13 @@ import { CODINGS, type RecordCoding } from '../../features/media/collection'
 import { formatMisfit } from '../formats'
 import { idsOf, misfit, own, show } from '../problem'
 
+/** How timecode counts frames at 29.97 and 59.94 a second: with numbers dropped to keep to the clock, or all of them. */
+export const COUNTS = ['drop', 'non-drop'] as const
+
+/** What a computer does beside what its leads say. */
+export const TASKS = ['encode', 'record', 'call', 'slides', 'chat'] as const
+export type Task = (typeof TASKS)[number]
+
 /** What a camera shows. `safe` is the wide static picture that is always good to cut to. */
 export const SHOTS = ['safe', 'wide', 'close', 'side', 'floor', 'detail', 'audience', 'overhead', 'roaming'] as const
 export type Shot = (typeof SHOTS)[number]
@@ -42,10 +49,14 @@ export interface Device {
   readonly manned?: true
   /** By what it is fed, where there is a choice: over its network lead, or by a supply of its own. */
   readonly fed?: (typeof FED_BY)[number]
+  /** Computers: what each does beside what its leads say. */
+  readonly does?: Readonly<Partial<Record<Task, true>>>
   /** It stands in a case or cupboard where no air moves. */
   readonly boxed?: true
   /** Recorders: how pictures are written; absent, long groups of pictures. */
   readonly coding?: RecordCoding
+  /** What records at 29.97 or 59.94: how its timecode counts; absent, nobody said. */
+  readonly timecode?: (typeof COUNTS)[number]
   /** Cameras: no lips are seen in what it shows, so that its picture is not held against the sound. */
   readonly noLips?: true
   readonly shutter?: number
@@ -174,6 +185,8 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     coding: oneOf(CODINGS),
     noLips: said,
     boxed: said,
+    timecode: oneOf(COUNTS),
+    does: object([], Object.fromEntries(TASKS.map(task => [task, said])), { minProperties: 1 }),
     shutter: whole(1, 20_000),
     whiteK: whole(1500, 20_000),
     aperture: number(0.7, 64),

@@ -4,7 +4,7 @@ import { Unusable, type Command } from '#core/kernel'
 import type { CommandContext } from '#core/propose'
 import { moneyText } from '#core/words'
 import { singlePoints } from './facts'
-import { placesOf, whatIf, type Loss, type LossEffect } from './loss'
+import { placesOf, protectionsOf, whatIf, type Loss, type LossEffect } from './loss'
 
 /** Throws on what the plan does not have. */
 function lossNamed(plan: Plan, id: string): Loss {
@@ -12,6 +12,7 @@ function lossNamed(plan: Plan, id: string): Loss {
   if (own(plan.links, id)) return { of: 'link', id }
   if (placesOf(plan).includes(id)) return { of: 'place', id }
   if (own(plan.circuits, id)) return { of: 'circuit', id }
+  if (protectionsOf(plan).includes(id)) return { of: 'protection', id }
   if (id === 'mains') return { of: 'power', id }
   if (id === 'radio') return { of: 'radio', id }
   const there = [
@@ -19,6 +20,7 @@ function lossNamed(plan: Plan, id: string): Loss {
     ...Object.keys(plan.links),
     ...placesOf(plan),
     ...Object.keys(plan.circuits),
+    ...protectionsOf(plan),
     'mains',
     'radio',
   ]

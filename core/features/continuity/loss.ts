@@ -7,7 +7,7 @@ import { controlReach } from '../control/facts'
 
 /** What may fail: a device, a cable, all at one place, one circuit, the mains (`id` is `mains`), or all radio (`radio`). */
 export interface Loss {
-  readonly of: 'device' | 'link' | 'place' | 'circuit' | 'power' | 'radio'
+  readonly of: 'device' | 'link' | 'place' | 'circuit' | 'protection' | 'power' | 'radio'
   readonly id: string
 }
 
@@ -115,15 +115,21 @@ function inputName(plan: Plan, id: string, port: string): string {
   return inputs.length > 1 ? `${name} ${plan.models[model]!.ports[port]!.title}` : name
 }
 
+/** Residual-current protections that the circuits name, each once. */
+export const protectionsOf = ({ circuits }: Pick<Plan, 'circuits'>): string[] => [
+  ...new Set(Object.values(circuits).flatMap(({ residual }) => residual ?? [])),
+]
+
 function groupName({ circuits }: Plan, { of, id }: Loss): string {
   if (of === 'place') return `everything at ${id}`
   if (of === 'circuit') return `the circuit ${circuits[id]!.title}`
+  if (of === 'protection') return `all behind the protection ${id}`
   return of === 'radio' ? 'all radio' : 'the mains'
 }
 
 /** Throws on a thing that the plan does not have. */
 function named(plan: Plan, loss: Loss): { name: string; kind: string; spareMinor: number; inKit: boolean } {
-  const idle = kitLines(plan).filter(({ owned, hired, bought, needed }) => owned + hired + bought > needed)
+  const idle = kitLines(plan).filter(({ there, needed }) => there > needed)
   if (loss.of === 'device') {
     const device = own(plan.devices, loss.id)
     if (!device) throw new Error(`no device ${loss.id}`)
@@ -211,6 +217,14 @@ export function lossesOf(plan: Plan): Loss[] {
     ...Object.keys(plan.circuits)
       .filter(id => lostDevices(plan, { of: 'circuit', id }).size > 0)
       .map((id): Loss => ({ of: 'circuit', id })),
+    // One circuit alone behind it is that circuit.
+    ...protectionsOf(plan)
+      .filter(
+        id =>
+          Object.values(plan.circuits).filter(({ residual }) => residual === id).length > 1 &&
+          lostDevices(plan, { of: 'protection', id }).size > 0,
+      )
+      .map((id): Loss => ({ of: 'protection', id })),
     ...(Object.values(devices).some(({ model }) => models[model]!.supply === 'mains')
       ? [{ of: 'power', id: 'mains' } as const]
       : []),

@@ -3,6 +3,7 @@ import { MEDIUM_ANCHOR } from './anchors'
 import { COMMANDS } from './commands'
 import { mediaSheet } from './paper'
 import { fewCopies } from './rules/few-copies'
+import { lineUp } from './rules/line-up'
 import { fileLarge, mediumSlow, mediumSmall } from './rules/medium-fails'
 import { noneIsolated } from './rules/none-isolated'
 
@@ -12,5 +13,5 @@ export const media = feature({
   anchors: [MEDIUM_ANCHOR],
   papers: [mediaSheet],
   commands: COMMANDS,
-  rules: [fewCopies, noneIsolated, mediumSmall, mediumSlow, fileLarge],
+  rules: [fewCopies, noneIsolated, mediumSmall, mediumSlow, fileLarge, lineUp],
 })

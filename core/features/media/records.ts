@@ -88,7 +88,11 @@ function tracksOf(traced: Traced, node: DeviceNode): { tracks: number; format: V
   const [set] = (mode === undefined ? undefined : own(node.model.modes, mode)?.records) ?? []
   // A camera records because somebody wants each camera kept, or has put a medium into it.
   const wanted = plan.brief.isolated || Object.values(plan.media).some(({ device }) => device === node.id)
-  return set && wanted ? { tracks: 1, format: { raster: set.raster, scan: set.scan, rate: set.rates[0]! } } : undefined
+  if (!set || !wanted) return undefined
+  // It writes as many pictures a second as it sends, where it can.
+  const sent = Object.values(node.device.ports ?? {}).find(({ format }) => format !== undefined)?.format?.rate
+  const rate = set.rates.find(one => one === sent) ?? set.rates[0]!
+  return { tracks: 1, format: { raster: set.raster, scan: set.scan, rate } }
 }
 
 const recordingsFact = fact<Traced, readonly Recording[]>('recordings', traced => {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { lostDevices } from '#core/chain'
 import { type Plan, circuitOf, hangingOn } from '#core/document'
 import { check } from '#core/features'
+import { lossesOf } from '../continuity/loss'
 import { papersOf } from '#core/kernel'
 import { plan } from '../../../testing/plans'
 import { circuitsFact } from './circuits'
@@ -106,6 +107,26 @@ describe('strips', () => {
       ),
       { numRuns: 300 },
     )
+  })
+})
+
+describe('a residual-current protection', () => {
+  const behind = (right: object) =>
+    show({
+      circuits: {
+        left: { title: 'Left', order: 1, amps: 16, residual: 'Box', loads: on('pc') },
+        right: { title: 'Right', order: 2, amps: 16, loads: on('scr'), ...right },
+      },
+      strips: { s: { title: 'S', order: 1, circuit: 'right', loads: on('main') } },
+    })
+  it('takes all circuits behind it along, and is asked in What if where there are several', () => {
+    const both = behind({ residual: 'Box' })
+    expect([...lostDevices(both.plan, { of: 'protection', id: 'Box' })].sort()).toEqual(['main', 'pc', 'scr'])
+    expect([...lostDevices(behind({}).plan, { of: 'protection', id: 'Box' })]).toEqual(['pc'])
+    const asked = (traced: typeof both) => lossesOf(traced.plan).filter(({ of }) => of === 'protection')
+    expect(asked(both)).toEqual([{ of: 'protection', id: 'Box' }])
+    expect(asked(behind({}))).toEqual([])
+    expect(asked(behind({ residual: 'Other' }))).toEqual([])
   })
 })
 

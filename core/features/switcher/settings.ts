@@ -95,6 +95,8 @@ export function settingsOf(node: DeviceNode): Setting[] {
   if (device.fed !== undefined)
     list.push({ name: 'Fed', value: device.fed === 'poe' ? 'over its network lead' : 'by a supply of its own' })
   if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
+  if (device.timecode !== undefined)
+    list.push({ name: 'Timecode', value: device.timecode === 'drop' ? 'drop-frame' : 'non-drop' })
   if (device.whiteK !== undefined) list.push({ name: 'White point', value: `${device.whiteK}\u00A0K` })
   if (device.aperture !== undefined) list.push({ name: 'Aperture', value: `f/${device.aperture}` })
   if (device.iso !== undefined) list.push({ name: 'Sensitivity', value: `ISO\u00A0${device.iso}` })

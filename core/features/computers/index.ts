@@ -1,0 +1,1 @@
+export { TASK_WORDS } from './facts'
