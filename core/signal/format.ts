@@ -109,6 +109,12 @@ export function sameFormat(a: VideoFormat, b: VideoFormat): boolean {
   return a.raster === b.raster && a.scan === b.scan && a.rate === b.rate
 }
 
+/** Pictures a second as the eye gets them: of interlaced formats these are fields. */
+export const picturesPerSecond = ({ rate: text, scan }: VideoFormat): number => {
+  const { num, den } = rate(text)
+  return (num / den) * (scan === 'i' ? 2 : 1)
+}
+
 /**
  * Steps of conversion between two formats: one for another raster, one for another scan, two for another rate, whose
  * frames are repeated or dropped. Segmented frame counts as the interlaced format that it is on the wire.

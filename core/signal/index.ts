@@ -23,6 +23,7 @@ export {
   formatLabel,
   listFormats,
   parseFormatLabel,
+  picturesPerSecond,
   raster,
   sameFormat,
   setsContain,
@@ -32,7 +33,16 @@ export { SDI_CLASSES, SDI_CLASS_ROWS, type SdiClass, hdmiRate, sdiClassRow, sdiR
 export { MAINS, MAINS_IDS, type MainsId, SLOW_BEAT, beatOf, mainsOf } from './mains'
 export { FORMAT_QUANTITY, format } from './quantity'
 export { FADING_DB, type RadioBudget, radioMarginDb, radioRangeM } from './radio'
-export { RATE_TEXTS, type RateText, differsBy1001, frameMs, framesPerSecond, rate, slipSeconds } from './rate'
+export {
+  RATE_TEXTS,
+  type RateText,
+  differsBy1001,
+  frameMs,
+  framesPerSecond,
+  rate,
+  slipSeconds,
+  unevenPerSecond,
+} from './rate'
 export {
   ASPECTS,
   type Aspect,

@@ -79,3 +79,13 @@ export function slipSeconds(a: RateText, b: RateText): number {
   const difference = Math.abs(x.num * y.den - y.num * x.den)
   return difference === 0 ? Infinity : (x.den * y.den) / difference
 }
+
+/**
+ * Pictures a second that a converter shows once more or leaves out, beyond what is even: of fi into fo, with n as often as
+ * one goes into the other, |fo - n fi| or |fi - n fo|. Even ones (25 into 50, 50 into 25) are 0; 24 into 60 is 12.
+ */
+export function unevenPerSecond(fi: number, fo: number): number {
+  const [small, large] = [Math.min(fi, fo), Math.max(fi, fo)]
+  const uneven = Math.abs(large - Math.floor(large / small + 0.01) * small)
+  return uneven < 1e-9 ? 0 : uneven
+}

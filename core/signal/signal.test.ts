@@ -3,7 +3,7 @@ import { fmt } from '../../testing/plans'
 import { type Coding, RASTER_IDS, SCANS, type VideoFormat, formatExists, formatLabel, parseFormatLabel } from './format'
 import { hdmiRate, sdiRate } from './link-rate'
 import { freeSpaceLossDb, radioMarginDb, radioRangeM } from './radio'
-import { RATE_TEXTS, differsBy1001, frameMs, rate, slipSeconds } from './rate'
+import { RATE_TEXTS, differsBy1001, frameMs, rate, slipSeconds, unevenPerSecond } from './rate'
 import { usbVideoBits } from './usb'
 
 const V: Coding = { sampling: '4:2:2', depth: 10 }
@@ -26,6 +26,21 @@ describe('rates', () => {
   ] as const)('%s against %s slips a frame in %d s', (a, b, s) => {
     expect(slipSeconds(a, b)).toBeCloseTo(s, 9)
   })
+  // 24 into 60: twice each is 48, and 12 are shown a third time; 60 into 25: every second is 50, and 10 are left out.
+  it.each([
+    [25, 50, 0],
+    [50, 25, 0],
+    [24, 60, 12],
+    [30, 50, 20],
+    [24, 50, 2],
+    [60, 25, 10],
+    [50, 50, 0],
+    [60000 / 1001, 50, 9.94],
+    [30000 / 1001, 60000 / 1001, 0],
+  ])('%f into %f leaves %f uneven pictures a second', (fi, fo, uneven) =>
+    expect(unevenPerSecond(fi, fo)).toBeCloseTo(uneven, 2),
+  )
+  it('leaves one in 33 s of 29.97 into 30', () => expect(1 / unevenPerSecond(30000 / 1001, 30)).toBeCloseTo(33.37, 2))
   it('never slips against itself', () => expect(slipSeconds('25/1', '25/1')).toBe(Infinity))
   it('knows the factor 1000/1001 from other differences', () => {
     expect(differsBy1001('30/1', '30000/1001')).toBe(true)

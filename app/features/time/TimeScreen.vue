@@ -68,6 +68,18 @@ function picked(index: number): void {
   if (sink.value?.pictures[i]) row.value = i
 }
 
+const scaling = useAnswer('scaling', () => [] as const)
+type Scaled = NonNullable<typeof scaling.value>[number]
+const moves = ({ uneven, by, deinterlaces, resizes }: Scaled): string =>
+  [
+    uneven === 0
+      ? 'even'
+      : uneven < 0.2
+        ? `one picture ${by === 'drops' ? 'left out' : 'shown once more'} every ${figure(1 / uneven, 0)}\u00A0s`
+        : `${figure(uneven)} a second ${by === 'drops' ? 'left out' : 'shown once more'}, unevenly`,
+    ...(deinterlaces ? ['fields made whole'] : []),
+    ...(resizes ? ['scaled'] : []),
+  ].join(', ')
 const pairs = computed(() => (sink.value?.pairs ?? []).filter(found => found.picture === row.value))
 const segmentsOf = (pair: SyncPair): string =>
   pair.segments.length === 0 || pair.segments.length === Object.keys(plan.value.segments).length
@@ -272,6 +284,29 @@ useEventListener(globalThis.window, 'keydown', (event: KeyboardEvent) => {
           </template>
           The length of a cable is no delay: 100&nbsp;m are half a millionth of a second.
         </p>
+        <table v-if="scaling?.length" class="scaling">
+          <caption>
+            Where pictures are brought to another format
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">At</th>
+              <th scope="col">From</th>
+              <th scope="col">To</th>
+              <th scope="col">Movement</th>
+              <th scope="col" class="figures">adds</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="one in scaling" :key="`${one.device}/${one.port}`">
+              <th scope="row">{{ one.name }}</th>
+              <td class="figures">{{ one.from }}</td>
+              <td class="figures">{{ one.to }}</td>
+              <td :class="{ strong: one.uneven > 0 }">{{ moves(one) }}</td>
+              <td class="figures">{{ one.delay ? ms(one.delay.typ) : 'not known' }}</td>
+            </tr>
+          </tbody>
+        </table>
       </section>
       <aside v-if="picture" :aria-label="picture.name">
         <h3>{{ picture.name }}</h3>
@@ -359,6 +394,11 @@ useEventListener(globalThis.window, 'keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
+.scaling caption {
+  text-align: left;
+  font-weight: 650;
+  padding: 16px 0 4px;
+}
 .time {
   flex: 1;
   min-height: 0;

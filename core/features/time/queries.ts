@@ -1,7 +1,10 @@
 import type { Checked } from '#core/propose'
 import { windowOf } from '../sound/facts'
+import { scalingOf } from './scaling'
 import { timesOf } from './sync'
 
 export const QUERIES = {
+  /** Where pictures are brought to another format. */
+  scaling: ({ traced }: Checked) => scalingOf(traced),
   time: ({ traced }: Checked) => ({ sinks: timesOf(traced), window: windowOf(traced) }),
 }

@@ -1,7 +1,7 @@
 import { type Traced, type WireTrace, gathers, runWith, socketName, wireAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { offerWays, otherStandards, rule, setSender, throughDevices, waysFor } from '#core/propose'
-import { format, framesPerSecond } from '#core/signal'
+import { format, picturesPerSecond, unevenPerSecond } from '#core/signal'
 import { figure } from '#core/words'
 
 /** Fewer frames a second than this are lost or shown twice so seldom that only a slow pan shows it. */
@@ -13,18 +13,18 @@ export const rateConverted = rule({
   messages: {
     motion: {
       severity: 'Q',
-      says: '{sender} sends {sends} into {input}, which makes {standard} of it: {n} frames a second are {what} unevenly, and every movement shows it.',
+      says: '{sender} sends {sends} into {input}, which makes {standard} of it: {n} pictures a second are {what} unevenly, and every movement shows it.',
     },
     seldom: {
       severity: 'Q',
-      says: '{sender} sends {sends} into {input}, which makes {standard} of it: a frame is {what} every {every} s, which shows in a slow pan alone.',
+      says: '{sender} sends {sends} into {input}, which makes {standard} of it: a picture is {what} every {every} s, which shows in a slow pan alone.',
     },
   },
   find: (traced, say) =>
     converted(traced).map(({ at, n }) => {
       const { signal, wire } = at
       const [now, standard] = [signal!.format, wire.to!.node.standard!]
-      const more = framesPerSecond(standard.rate) > framesPerSecond(now.rate)
+      const more = picturesPerSecond(standard) > picturesPerSecond(now)
       return say(
         n < SELDOM ? 'seldom' : 'motion',
         { on: 'link', link: wire.id, part: 'to' },
@@ -35,7 +35,7 @@ export const rateConverted = rule({
           standard: format(standard),
           n: text(figure(n, n < 10 ? 1 : 0)),
           every: text(figure(1 / n, 1)),
-          what: text(more ? 'shown twice' : 'dropped'),
+          what: text(more ? 'shown once more' : 'left out'),
         },
         runWith(traced, wire.id)?.id,
       )
@@ -58,9 +58,6 @@ export const rateConverted = rule({
 const converts = ({ devices }: { devices: readonly { format?: unknown }[] }): boolean =>
   devices.some(device => device.format !== undefined)
 
-/** Each frame shown as often as any other, or every second, third ... of them. */
-const isWhole = (ratio: number): boolean => Math.abs(ratio - Math.round(ratio)) < 1e-9
-
 /** Links whose picture a switcher's input brings to another rate, in steps that are not whole. */
 function converted({ trace }: Traced): { at: WireTrace; n: number }[] {
   return [...trace.wires.values()].flatMap(at => {
@@ -75,8 +72,7 @@ function converted({ trace }: Traced): { at: WireTrace; n: number }[] {
       at.wire.to!.port?.takes === 'standard'
     )
       return []
-    const [now, then] = [framesPerSecond(at.signal.format.rate), framesPerSecond(node.standard.rate)]
-    if (isWhole(then / now) || isWhole(now / then)) return []
-    return [{ at, n: Math.abs(then - now) }]
+    const n = unevenPerSecond(picturesPerSecond(at.signal.format), picturesPerSecond(node.standard))
+    return n > 0 ? [{ at, n }] : []
   })
 }

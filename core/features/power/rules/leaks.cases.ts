@@ -10,21 +10,8 @@ const show = (count: number, circuits: object) =>
       pc: 'computer 1080p59.94',
       main: 'switcher-4-strict 1080p59.94',
       ...Object.fromEntries(screens(1, count).map(id => [id, 'screen-computer'])),
-      ...Object.fromEntries(Array.from({ length: count - 1 }, (_, i) => [`split-${i + 1}`, 'splitter-hdmi'])),
     },
-    // A row of splitters: each feeds a screen and the next one, the last of them two screens.
-    links: {
-      a: 'pc.hdmi-1 > main.in-1 hdmi-passive 1',
-      b: 'main.out-1 > split-1.in hdmi-passive 1',
-      ...Object.fromEntries(
-        Array.from({ length: count - 1 }, (_, i) => [
-          [`s-${i + 1}`, `split-${i + 1}.out-1 > scr-${i + 1}.in hdmi-passive 1`],
-          i + 2 < count
-            ? [`n-${i + 1}`, `split-${i + 1}.out-2 > split-${i + 2}.in hdmi-passive 1`]
-            : [`n-${i + 1}`, `split-${i + 1}.out-2 > scr-${count}.in hdmi-passive 1`],
-        ]).flat(),
-      ),
-    },
+    links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 1', b: 'main.out-1 > scr-1.in hdmi-passive 1' },
     circuits: circuits as never,
   })
 
