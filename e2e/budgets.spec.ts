@@ -211,3 +211,30 @@ test('tells a strip in a strip and a place without an outlet, and mends both', a
   await expect(page.getByText('nothing dark, nothing at risk')).toBeVisible()
   await saved(page)
 })
+
+test('says which computer does what, where pictures are scaled, and lays recordings over each other', async ({
+  page,
+}) => {
+  const base = await openCopy(page, 'Bookshop Reading', 'line')
+  await press(page, 'b')
+  const answer = page.getByRole('heading', { level: 2 })
+  await expect(answer).toContainText('Every computer bears what it does; the fullest, Mixing computer')
+  await expectAccessible(page)
+  const panel = page.getByRole('region', { name: 'Mixing computer' })
+  await panel.getByLabel('records').check()
+  await panel.getByLabel('answers questions from elsewhere').check()
+  // 13, and 2 and 1 and 1 more, of 16.
+  await panel.getByLabel('shows slides or captions').check()
+  await expect(answer).toContainText('Mixing computer does more than one computer should')
+  await panel.getByLabel('records').uncheck()
+  await panel.getByLabel('answers questions from elsewhere').uncheck()
+  await expect(answer).toContainText('Every computer bears what it does')
+  await saved(page)
+  // In the brief, each camera by itself asks how the recordings come together.
+  await page.goto(`${base}/brief`)
+  await page.getByRole('button', { name: /^Recordings of each camera/ }).click()
+  await page.getByLabel('Recordings of each camera').selectOption('yes')
+  await page.getByRole('button', { name: /^How recordings are laid over each other/ }).click()
+  await page.getByLabel('How recordings are laid over each other').selectOption('clap')
+  await expect(page.getByRole('button', { name: /^How recordings are laid over each other: by claps/ })).toBeVisible()
+})

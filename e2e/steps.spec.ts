@@ -50,7 +50,7 @@ test('adds up circuits, tells the one that trips, and mends it by one press', as
   await expect(page.getByRole('region', { name: 'Circuit 4' })).toHaveCount(0)
   await saved(page)
   await page.reload()
-  await expect(page.getByRole('option')).toHaveCount(3)
+  await expect(page.getByRole('listbox', { name: 'Circuits' }).getByRole('option')).toHaveCount(3)
 })
 
 test('says which sources a segment uses, and finds what is not connected', async ({ page }) => {

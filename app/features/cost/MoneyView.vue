@@ -448,10 +448,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   align-items: center;
 }
 .said :deep(input.figures) {
-  width: 88px;
+  width: 104px;
 }
 .said :deep(input.wide) {
-  width: 110px;
+  width: 124px;
 }
 .grade {
   margin-top: 12px;

@@ -45,10 +45,10 @@ export const TASK_WORDS: Readonly<Record<Task, string>> = {
 }
 const TASK_LOAD: Readonly<Record<Task, number>> = { encode: 4, record: 2, call: 2, slides: 1, chat: 1 }
 
-/** What a computer bears, by what it draws at the most: a light one below 100 W, a large one from 250 W on. */
+/** What a computer bears, by what it draws at the most: a light one below 100 W, a large one from 250, one made to mix from 400 W on. */
 const roomOf = ({ model }: DeviceNode): number => {
   const watts = bodyOf(model).mostWatts ?? model.watts
-  return watts >= 250 ? 12 : watts >= 100 ? 8 : 5
+  return watts >= 400 ? 16 : watts >= 250 ? 12 : watts >= 100 ? 8 : 5
 }
 const isNetwork = ({ carries }: Port): boolean => carries === 'network'
 
