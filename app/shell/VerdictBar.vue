@@ -75,14 +75,26 @@ const accepted = computed(() => (store.report?.findings ?? []).filter(finding =>
     </button>
     <span v-if="verdict.wanted > 0 && counts.length === 0" class="quiet">nothing dark, nothing at risk</span>
     <span v-if="accepted" class="quiet">{{ accepted }} accepted</span>
-    <span class="facts quiet">
-      <button v-if="tightest && tightest.used > 0" type="button" @click="emit('figure', 'runs', { at: tightest.lane })">
-        tightest cable {{ figure((1 - tightest.used) * 100, 0) }}&nbsp;% left, {{ tightest.name }}
-      </button>
-      <button v-for="one in figures" :key="one.id" type="button" :title="one.title" @click="emit('figure', one.screen)">
-        {{ one.words }}
-      </button>
-    </span>
+    <span class="room"
+      ><span class="facts quiet">
+        <button
+          v-if="tightest && tightest.used > 0"
+          type="button"
+          @click="emit('figure', 'runs', { at: tightest.lane })"
+        >
+          tightest cable {{ figure((1 - tightest.used) * 100, 0) }}&nbsp;% left, {{ tightest.name }}
+        </button>
+        <button
+          v-for="one in figures"
+          :key="one.id"
+          type="button"
+          :title="one.title"
+          @click="emit('figure', one.screen)"
+        >
+          {{ one.words }}
+        </button>
+      </span></span
+    >
     <button v-if="open" class="next" type="button" @click="emit('next')">
       Next dark end <span class="key">N</span>
     </button>
@@ -117,12 +129,22 @@ h1 {
 .count b {
   font-weight: 650;
 }
+/* The figures stand there whole or not at all. */
+.room {
+  flex: 1;
+  min-width: 0;
+  container-type: inline-size;
+}
 .facts {
   display: flex;
+  justify-content: flex-end;
   gap: 32px;
-  margin-left: auto;
-  min-width: 0;
   font-size: 13px;
+}
+@container (max-width: 150px) {
+  .facts {
+    display: none;
+  }
 }
 .facts button {
   color: inherit;

@@ -81,6 +81,20 @@ const sentence = computed(() => {
     : `Everything lasts with its margin; first to end is ${first.name}, at ${clockOf(first.endsAt!)}.${more}`
 })
 
+const swapWords = computed(() => {
+  const swaps = one.value ? (known.value?.swaps[one.value.device] ?? []) : []
+  return swaps
+    .map(({ by, at, during }) => {
+      const empty = `empty at ${clockOf(by)}${during ? `, in ${during}` : ''}`
+      if (one.value!.hotSwap) return `Change it while it runs, before it is ${empty}.`
+      if (at !== undefined) return `Change it at ${clockOf(at)}, while it is off the air: it is ${empty}.`
+      return times.value?.rows.length
+        ? `It is ${empty}, and on all the while before: there is no moment to change it.`
+        : `Change it before it is ${empty}, while it is off the air.`
+    })
+    .join(' ')
+})
+
 const make = (colour: (name: string) => string) =>
   batteryChart({
     on: known.value!.on!,
@@ -246,7 +260,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <p v-if="one.charged">What its picture goes through charges it all the while.</p>
       <FindingList :findings="findings" />
       <p v-if="one.swaps.length && !one.charged" class="small">
-        Change it before {{ listWords(one.swaps.map(clockOf)) }}{{ one.hotSwap ? '' : ', while it is off the air' }}.
+        {{ swapWords }}
       </p>
       <div v-for="(cell, i) in one.cells" :key="cell.battery ?? i" class="cell">
         <h4>{{ cell.kind === 'own' ? 'Its own battery' : cell.title }}</h4>

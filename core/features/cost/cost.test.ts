@@ -389,3 +389,43 @@ describe('over all clean plans', () => {
     }
   })
 })
+
+describe('an edit of money, weight or work', () => {
+  it('moves what it says and nothing else, over all of the kinds', () => {
+    const before = costOf(traced)
+    const weigh = weightOf(traced)
+    for (const had of ['owned', 'hired', 'bought', 'used'] as const)
+      for (const count of [1, 4]) {
+        const more = changed({
+          goods: {
+            ...SHOW.goods,
+            extra: { title: 'Extra', order: 9, kind: 'tool', had, count, eachMinor: 700, grams: 250, place: 'pit' },
+          },
+        })
+        const step = had === 'used' ? 'bought' : had
+        const after = costOf(more)
+        expect(after.sums).toEqual({ ...before.sums, [step]: before.sums[step] + 700 * count })
+        expect(after.spendMinor - before.spendMinor).toBe(had === 'owned' ? 0 : 700 * count)
+        expect(weightOf(more).grams - weigh.grams).toBe(250 * count)
+        expect(weightOf(more).positions.find(({ place }) => place === 'pit')!.grams).toBe(900 + 250 * count)
+      }
+  })
+  it('to another place moves the weight there, and the sum stays', () => {
+    const moved = weightOf(changed({ devices: { ...SHOW.devices, b: { ...SHOW.devices.b, place: 'desk' } } }))
+    expect(moved.grams).toBe(weightOf(traced).grams)
+    expect(moved.positions.find(({ place }) => place === 'pit')).toBeUndefined()
+    expect(moved.positions.find(({ place }) => place === 'desk')!.grams).toBe(2900 + 1400 + 900)
+  })
+  it('of a service by its unit: once, by the hour, by the viewer, by both; what is said there goes before the brief', () => {
+    const priced = (service: object) =>
+      costOf(changed({ services: { s: { title: 'S', order: 1, eachMinor: 10, ...service } } })).sums.services
+    // The show lasts two hours and two hundred watch.
+    expect(priced({ per: 'show' })).toBe(10)
+    expect(priced({ per: 'hour' })).toBe(20)
+    expect(priced({ per: 'hour', hours: 5 })).toBe(50)
+    expect(priced({ per: 'viewer' })).toBe(2_000)
+    expect(priced({ per: 'viewer', viewers: 7 })).toBe(70)
+    expect(priced({ per: 'viewer hour' })).toBe(4_000)
+    expect(priced({ per: 'viewer hour', viewers: 10, hours: 1 })).toBe(100)
+  })
+})

@@ -3,7 +3,7 @@ import type { Checked } from '#core/propose'
 import { own } from '#core/document'
 import { cuesOf } from '#core/run'
 import { clockSeconds, listWords } from '#core/words'
-import { segmentTimes } from './times'
+import { segmentTimes } from './facts'
 
 /** The show as it goes; none where the plan has no segments. */
 export function runningOrder({ traced: { plan, chain } }: Checked): Paper | undefined {

@@ -1,6 +1,6 @@
 import type { Checked } from '#core/propose'
 import { paceOf } from './pace'
-import { segmentTimes } from './times'
+import { segmentTimes } from './facts'
 
 export const QUERIES = {
   segmentTimes: ({ traced }: Checked) => segmentTimes(traced.plan),

@@ -3,7 +3,7 @@ import type { Plan } from '#core/document'
 import { papersOf } from '#core/kernel'
 import { plan } from '../../../testing/plans'
 import { check } from '../index'
-import { segmentTimes } from './times'
+import { segmentTimes } from './facts'
 
 const show = (brief: Plan['brief'], ...minutes: (number | undefined)[]): Plan =>
   plan({

@@ -111,7 +111,7 @@ const enduranceFact = fact<Traced, readonly Endurance[]>('batteries', traced => 
         charged,
         needHours,
         endsAt: since === undefined || charged || unknown ? undefined : since + Math.min(hours, 48) * 60,
-        swaps: since === undefined ? [] : swapsOf(cells, since, time!.minutes),
+        swaps: since === undefined ? [] : emptyTimes(cells, since, time!.minutes),
         hotSwap: model.battery?.hotSwap === true,
         unknown,
         lasts,
@@ -144,7 +144,7 @@ function cellOf({ plan }: Traced, id: string, battery: Battery, cold: number): C
 }
 
 /** When one is empty and the next goes in, up to the end of the show. */
-function swapsOf(cells: readonly Cell[], since: number, minutes: number): number[] {
+function emptyTimes(cells: readonly Cell[], since: number, minutes: number): number[] {
   const swaps: number[] = []
   let at = 0
   for (const { count, hours, kind, fails } of cells) {

@@ -3,12 +3,14 @@ import type { Checked } from '#core/propose'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
 import { poeOf } from './poe'
+import { swapsOf } from './swaps'
 
 export const QUERIES = {
   poe: ({ traced }: Checked) => poeOf(traced).switches,
   circuits: ({ traced }: Checked) => traced.ask(circuitsFact),
   endurance: ({ traced }: Checked) => ({
     devices: enduranceOf(traced),
+    swaps: Object.fromEntries(enduranceOf(traced).map(({ device }) => [device, swapsOf(traced, device)])),
     /** From switching on to the end of the show; absent until the brief says both. */
     on: powered(traced.plan.brief),
   }),

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { check } from '#core/features'
+import { CLEAN } from '../../../testing/clean'
+import { FAULTY } from '../../../testing/faulty'
 import { plan } from '../../../testing/plans'
 import { scalingOf } from './scaling'
 
@@ -35,5 +37,30 @@ describe('where pictures are brought to another format', () => {
       links: { a: 'cam.hdmi-1 > box.in hdmi-passive 3', b: 'box.out > main.in-1 hdmi-passive 2' },
     })
     expect(found.map(({ device, by }) => [device, by])).toEqual([['box', 'repeats']])
+  })
+})
+
+describe('over all known plans', () => {
+  it('what is uneven at the input of a switcher is what F23 tells, and the other way round', () => {
+    let seen = 0
+    for (const [name, known] of [
+      ...Object.entries(CLEAN),
+      ...FAULTY.map(({ name: faulty, plan: written }) => [faulty, written] as const),
+    ]) {
+      const checked = check(known)
+      const { chain, trace } = checked.traced
+      const uneven = scalingOf(checked.traced).filter(({ device, port, uneven: n }) => {
+        const wire = [...chain.wires.values()].find(({ to }) => to?.node.id === device && to.portId === port)!
+        // Between switchers it is the two standards that differ, which another rule tells.
+        return n > 0 && chain.nodes.get(device)!.standard && trace.wires.get(wire.id)!.signal!.feed === undefined
+      })
+      const told = checked.findings.filter(({ id }) => id === 'F23')
+      seen += told.length
+      expect(
+        told.map(({ at }) => chain.wires.get((at as { link: string }).link)!.to!.node.id).sort(),
+        String(name),
+      ).toEqual(uneven.map(({ device }) => device).sort())
+    }
+    expect(seen).toBeGreaterThan(2)
   })
 })
