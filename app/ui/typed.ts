@@ -23,6 +23,10 @@ export const rateSchema = typedNumber('megabits a second, e.g. 6').min(0.05, 'at
 export const celsiusSchema = typedNumber('degrees, e.g. 5').min(-40, 'not below -40').max(50, 'at most 50')
 export const weightSchema = typedNumber('kilograms, e.g. 3.5').min(0, 'not below 0').max(100_000, 'at most 100 000')
 export const volumeSchema = typedNumber('litres, e.g. 60').min(0, 'not below 0').max(100_000, 'at most 100 000')
+export const voltsSchema = typedNumber('volts, e.g. 12').min(1, 'at least 1').max(400, 'at most 400')
+export const sectionSchema = typedNumber('square millimetres, e.g. 1.5')
+  .min(0.05, 'at least 0.05')
+  .max(50, 'at most 50')
 export const priceSchema = typedNumber('a price, e.g. 249.50').min(0, 'not below 0')
 
 const plain = (most: number) =>

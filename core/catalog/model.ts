@@ -333,6 +333,8 @@ export interface Model {
   readonly litres?: number
   /** Grows warm enough to need moving air. */
   readonly warm?: true
+  /** Low-voltage input: the least and the most that it works on, V. */
+  readonly dc?: { readonly minV: number; readonly maxV: number }
   /** Has no power switch: it is on as long as its supply is. */
   readonly unswitched?: true
   readonly supply: 'mains' | 'usb' | 'battery' | 'none'

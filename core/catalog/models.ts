@@ -33,7 +33,7 @@ const BY_REFERENCE: ReadonlyMap<string | undefined, Model> = new Map([...MODELS.
 export const mixOf = ({ mix, from }: Model): Mix | undefined => mix ?? BY_REFERENCE.get(from)?.mix
 
 /** What a device weighs, takes and draws at the most: as its model says, else as the row that it was copied from. */
-export const bodyOf = (model: Model): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched'> =>
+export const bodyOf = (model: Model): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched' | 'dc'> =>
   model.grams === undefined && model.litres === undefined && model.mostWatts === undefined
     ? (BY_REFERENCE.get(model.from) ?? model)
     : model

@@ -149,6 +149,8 @@ const GRAVITY: Readonly<Record<string, string>> = {
   P08: 'Q',
   P09: 'H',
   P10: 'D',
+  // Dark, where the voltage is wrong before any lead.
+  P11: 'RD',
   P12: 'R',
 }
 

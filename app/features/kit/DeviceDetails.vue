@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { number, string } from 'yup'
-import { CATALOGUE_CURRENCY, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
+import { CATALOGUE_CURRENCY, bodyOf, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
 import { type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { WHAT_IS_RIGHT, moneyText } from '#core/words'
 import { toMetres, toTyped, useUnits } from '~/shell/look'
 import { usePlanStore } from '~/plan/store'
-import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema } from '~/ui/typed'
+import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema, sectionSchema, voltsSchema } from '~/ui/typed'
 
 /** All that can be set on one device of the plan. */
 const props = defineProps<{ deviceId: string; used: ReadonlySet<string> }>()
@@ -57,6 +57,16 @@ function setAir(text: string): void {
     ['air'],
     text === '' ? undefined : { ...device.value.air, m: toMetres(decimal(text), units.value) },
     `Way of ${device.value.name} through the air`,
+  )
+}
+const low = computed(() => bodyOf(model.value).dc)
+/** A supply by its voltage; without one the device has its own again. A new one comes with two metres of 1 mm². */
+function setLow(part: 'volts' | 'm' | 'mm2', text: string): void {
+  const now = device.value.dc ?? { volts: 12, m: 2, mm2: 1 }
+  void set(
+    ['dc'],
+    text === '' ? (part === 'volts' ? undefined : now) : { ...now, [part]: decimal(text) },
+    `Low-voltage supply of ${device.value.name}`,
   )
 }
 /** Computers that a capture may hang on: not itself, and nothing that it houses. */
@@ -353,6 +363,49 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
           </select>
         </dd>
       </template>
+      <template v-if="low || device.dc">
+        <dt>Supply</dt>
+        <dd class="low">
+          <label
+            ><TypedField
+              class="figures"
+              inputmode="decimal"
+              :value="device.dc?.volts ?? ''"
+              :schema="voltsSchema"
+              placeholder="its own"
+              aria-label="Low-voltage supply, V"
+              @done="text => setLow('volts', text)"
+            />
+            V</label
+          >
+          <template v-if="device.dc">
+            <label
+              >over
+              <TypedField
+                class="figures"
+                inputmode="decimal"
+                :value="device.dc.m"
+                :schema="distanceSchema"
+                aria-label="Lead of the supply, m"
+                @done="text => setLow('m', text)"
+              />
+              m of</label
+            >
+            <label
+              ><TypedField
+                class="figures"
+                inputmode="decimal"
+                :value="device.dc.mm2"
+                :schema="sectionSchema"
+                aria-label="Cross-section of the lead, mm²"
+                @done="text => setLow('mm2', text)"
+              />
+              mm²</label
+            >
+          </template>
+          <span v-if="low" class="small quiet">takes {{ low.minV }} to {{ low.maxV }}&nbsp;V</span>
+        </dd>
+      </template>
       <dt>Place</dt>
       <dd>
         <TypedField
@@ -384,6 +437,20 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
 </template>
 
 <style scoped>
+.low {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+}
+.low label {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+.low :deep(input) {
+  width: 76px;
+}
 .details {
   overflow-y: auto;
   min-height: 0;

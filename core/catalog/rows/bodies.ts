@@ -211,16 +211,39 @@ const UNSWITCHED: ReadonlySet<string> = new Set([
   'player-stream',
 ])
 
+/** Low-voltage inputs: least and most, V (typical of such devices). */
+const DC: Readonly<Record<string, readonly [minV: number, maxV: number]>> = {
+  'camera-studio-sdi': [11, 17],
+  'camera-shoulder-sdi': [11, 17],
+  'camera-cinema-sdi': [11, 17],
+  'camera-quad-2160': [11, 17],
+  'camera-studio-12g': [11, 17],
+  'camera-mini-sdi': [9, 18],
+  'camera-box-hdmi': [10.8, 13.2],
+  'camera-ptz': [10.8, 13.2],
+  'radio-sdi': [10, 18],
+  'radio-sdi-far': [10, 18],
+  'radio-hdmi': [7, 17],
+  'recorder-hdmi': [7, 20],
+  'recorder-2160': [11, 18],
+  'screen-field-hdmi': [7, 24],
+  'screen-sdi': [11, 18],
+}
+
 /** The bodily part of a row; undefined for an id that has none. */
-export function bodyRow(id: string): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched'> | undefined {
+export function bodyRow(
+  id: string,
+): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched' | 'dc'> | undefined {
   const body = TYPICAL[id]
   if (!body) return undefined
   const [grams, litres, mostWatts] = body
+  const dc = DC[id]
   return {
     grams,
     litres,
     mostWatts,
     ...(WARM.has(id) ? { warm: true as const } : {}),
+    ...(dc ? { dc: { minV: dc[0], maxV: dc[1] } } : {}),
     ...(UNSWITCHED.has(id) ? { unswitched: true as const } : {}),
   }
 }

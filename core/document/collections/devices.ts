@@ -51,6 +51,8 @@ export interface Device {
   readonly fed?: (typeof FED_BY)[number]
   /** Computers: what each does beside what its leads say. */
   readonly does?: Readonly<Partial<Record<Task, true>>>
+  /** Its low-voltage supply, V, and the lead from there: length, m, and cross-section of one wire, mm². */
+  readonly dc?: { readonly volts: number; readonly m: number; readonly mm2: number }
   /** It stands in a case or cupboard where no air moves. */
   readonly boxed?: true
   /** Recorders: how pictures are written; absent, long groups of pictures. */
@@ -185,6 +187,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     coding: oneOf(CODINGS),
     noLips: said,
     boxed: said,
+    dc: object(['volts', 'm', 'mm2'], { volts: number(1, 400), m: number(0, 500), mm2: number(0.05, 50) }),
     timecode: oneOf(COUNTS),
     does: object([], Object.fromEntries(TASKS.map(task => [task, said])), { minProperties: 1 }),
     shutter: whole(1, 20_000),

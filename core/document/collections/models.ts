@@ -197,6 +197,7 @@ export const models = collection<Model>({
     grams: number(0, 1_000_000),
     litres: number(0, 10_000),
     warm: said,
+    dc: object(['minV', 'maxV'], { minV: number(1, 400), maxV: number(1, 400) }),
     unswitched: said,
     supply: oneOf(['mains', 'usb', 'battery', 'none']),
     priceMinor: whole(0, 1e9),

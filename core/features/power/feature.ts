@@ -9,6 +9,7 @@ import { poeBudget, poeClass } from './rules/poe-short'
 import { flies } from './rules/flies'
 import { leaks } from './rules/leaks'
 import { deviceUnsupplied, wayUnsupplied } from './rules/no-supply'
+import { lowVoltage } from './rules/low-voltage'
 import { shutIn } from './rules/shut-in'
 import { stripIntoStrip } from './rules/strip-into-strip'
 import { chargePaper, startPaper } from './start'
@@ -30,6 +31,7 @@ export const power = feature({
     deviceUnsupplied,
     stripIntoStrip,
     leaks,
+    lowVoltage,
     shutIn,
   ],
 })

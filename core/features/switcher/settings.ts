@@ -94,6 +94,11 @@ export function settingsOf(node: DeviceNode): Setting[] {
   if (device.shutter !== undefined) list.push({ name: 'Shutter', value: `1/${device.shutter}\u00A0s` })
   if (device.fed !== undefined)
     list.push({ name: 'Fed', value: device.fed === 'poe' ? 'over its network lead' : 'by a supply of its own' })
+  if (device.dc !== undefined)
+    list.push({
+      name: 'Low-voltage supply',
+      value: `${device.dc.volts}\u00A0V over ${device.dc.m}\u00A0m of ${device.dc.mm2}\u00A0mm\u00B2`,
+    })
   if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
   if (device.timecode !== undefined)
     list.push({ name: 'Timecode', value: device.timecode === 'drop' ? 'drop-frame' : 'non-drop' })
