@@ -1,12 +1,22 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
 import { computed, ref, watch } from 'vue'
-import { KINDS, MODELS, type Model, PORT_COLUMNS, type PortRow, ROLES, portRows, portsOfRows } from '#core/catalog'
+import {
+  KINDS,
+  MODELS,
+  type Model,
+  PORT_COLUMNS,
+  bodyOf,
+  type PortRow,
+  ROLES,
+  portRows,
+  portsOfRows,
+} from '#core/catalog'
 import { type Edit, applyEdits, freshId, problemText, setEdit, slug, validatorsReady } from '#core/document'
 
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
-import { decimal, priceSchema, wattsSchema } from '~/ui/typed'
+import { decimal, priceSchema, volumeSchema, wattsSchema, weightSchema } from '~/ui/typed'
 
 /** The models that this plan knows: those of the catalogue as they are, one's own to be changed. */
 const props = defineProps<{ filter: string }>()
@@ -103,20 +113,29 @@ async function takeText(): Promise<void> {
   }
 }
 async function field(
-  name: 'title' | 'short' | 'watts' | 'priceMinor' | 'supply' | 'kind',
+  name: 'title' | 'short' | 'watts' | 'mostWatts' | 'grams' | 'litres' | 'priceMinor' | 'supply' | 'kind',
   value: string,
 ): Promise<void> {
   const { [name]: _, ...rest } = model.value!
-  const typed = name === 'watts' ? decimal(value) : name === 'priceMinor' ? Math.round(decimal(value) * 100) : value
+  // As it is typed, times what one of it is in the model; words stay words.
+  const times = { watts: 1, mostWatts: 1, litres: 1, grams: 1000, priceMinor: 100 }[name as 'watts']
+  const typed = times === undefined ? value : times === 1 ? decimal(value) : Math.round(decimal(value) * times)
   await take(
     value === '' ? rest : { ...rest, [name]: typed },
     `${model.value!.title}: ${name === 'priceMinor' ? 'price' : name}`.slice(0, 120),
   )
 }
 
+const bodyOnly = (of: Model): Partial<Model> => {
+  const { grams, litres, mostWatts, warm, unswitched, dc } = bodyOf(of)
+  return Object.fromEntries(
+    Object.entries({ grams, litres, mostWatts, warm, unswitched, dc }).filter(([, known]) => known !== undefined),
+  )
+}
 async function duplicate(): Promise<void> {
   if (!model.value) return
-  const { from: _, ...rest } = model.value
+  // What the row says of its body stays with the copy, which has no row to look it up in.
+  const { from: _, ...rest } = { ...model.value, ...bodyOnly(model.value) }
   const title = `${rest.title}, own`.slice(0, 120)
   const id = freshId(slug(title).slice(0, 50), plan.value.models, Math.random)
   if (
@@ -309,6 +328,42 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
             <select class="pick" aria-label="Supply" :value="model.supply" @change="field('supply', value($event))">
               <option v-for="supply in ['mains', 'usb', 'battery', 'none']" :key="supply">{{ supply }}</option>
             </select>
+          </dd>
+          <dt>At most</dt>
+          <dd>
+            <TypedField
+              class="ms"
+              inputmode="decimal"
+              aria-label="Largest draw, watts"
+              :value="model.mostWatts ?? ''"
+              :schema="wattsSchema"
+              placeholder="not known"
+              @done="text => field('mostWatts', text)"
+            />
+            W
+          </dd>
+          <dt>Weighs</dt>
+          <dd>
+            <TypedField
+              class="ms"
+              inputmode="decimal"
+              aria-label="Mass, kg"
+              :value="model.grams === undefined ? '' : model.grams / 1000"
+              :schema="weightSchema"
+              placeholder="not known"
+              @done="text => field('grams', text)"
+            />
+            kg, takes
+            <TypedField
+              class="ms"
+              inputmode="decimal"
+              aria-label="Room in the case, litres"
+              :value="model.litres ?? ''"
+              :schema="volumeSchema"
+              placeholder="not known"
+              @done="text => field('litres', text)"
+            />
+            l
           </dd>
           <dt>Price</dt>
           <dd>
