@@ -449,7 +449,7 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
   align-items: center;
 }
 .low :deep(input) {
-  width: 76px;
+  width: 88px;
 }
 .details {
   overflow-y: auto;

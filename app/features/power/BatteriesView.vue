@@ -89,7 +89,7 @@ const swapWords = computed(() => {
       if (one.value!.hotSwap) return `Change it while it runs, before it is ${empty}.`
       if (at !== undefined) return `Change it at ${clockOf(at)}, while it is off the air: it is ${empty}.`
       return times.value?.rows.length
-        ? `It is ${empty}, and on all the while before: there is no moment to change it.`
+        ? `It is ${empty}, where it is in use: change it just before, while another picture is on.`
         : `Change it before it is ${empty}, while it is off the air.`
     })
     .join(' ')
@@ -259,7 +259,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       </p>
       <p v-if="one.charged">What its picture goes through charges it all the while.</p>
       <FindingList :findings="findings" />
-      <p v-if="one.swaps.length && !one.charged" class="small">
+      <p v-if="swapWords" class="small">
         {{ swapWords }}
       </p>
       <div v-for="(cell, i) in one.cells" :key="cell.battery ?? i" class="cell">
@@ -301,7 +301,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                 inputmode="decimal"
                 :value="plan.batteries[cell.battery]?.chargerW ?? ''"
                 :schema="wattsSchema"
-                placeholder="not said"
+                placeholder="unsaid"
                 :aria-label="`${cell.title}, charger W`"
                 @done="text => set(cell.battery!, 'chargerW', text)"
             /></label>

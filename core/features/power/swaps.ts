@@ -51,21 +51,48 @@ const LEAST_MINUTES = 2
 
 /**
  * When the batteries of a device are changed: each no later than it is empty, and where the running order says so, while
- * its picture is not used. What is changed while it runs, or hangs on no source, needs no such moment.
+ * its picture is not used; one that goes in early is empty the earlier, so of all ways the one with the fewest changes while
+ * it is on. What is changed while it runs needs no such moment.
  */
 export function swapsOf(traced: Traced, device: string): Swap[] {
   const one = enduranceOf(traced).find(entry => entry.device === device)
-  if (!one || one.charged) return []
+  const on = powered(traced.plan.brief)
+  if (!one || !on || one.charged) return []
+  const since = minutesOfDay(on.since)
+  const end = since + on.minutes
+  // A bank keeps the first one full for so long.
+  const banked = one.cells.reduce(
+    (sum, { kind, hours, fails }) => sum + (kind === 'bank' && !fails ? hours * 60 : 0),
+    0,
+  )
+  const packs = one.cells.flatMap(({ kind, hours, count, fails }) =>
+    kind === 'bank' || fails ? [] : Array.from({ length: count }, () => (hours / count) * 60),
+  )
   const stretches = stretchesOf(traced, device)
-  let last = -Infinity
-  return one.swaps.map((by): Swap => {
-    const during = stretches.find(({ from, to }) => from <= by && by < to)
-    const free = stretches.filter(
-      ({ from, to, uses }) => !uses && to > last && Math.min(by, to) - Math.max(from, last) >= LEAST_MINUTES,
-    )
-    const latest = free.at(-1)
-    const at = one.hotSwap ? by : latest && Math.min(by, latest.to) - LEAST_MINUTES
-    if (at !== undefined) last = at
-    return { by, at, during: during?.title }
-  })
+  /** From the battery that went in at `last` on: the fewest changes while it is on, then the fewest at all. */
+  const best = (
+    i: number,
+    last: number,
+    early: boolean,
+  ): { readonly onAir: number; readonly swaps: readonly Swap[] } => {
+    const by = last + packs[i]!
+    if (!(by < end)) return { onAir: 0, swaps: [] }
+    const during = stretches.find(({ from, to }) => from <= by && by < to)?.title
+    // That the last one does not last is told by itself; because it went in early it may not be.
+    if (i === packs.length - 1) return { onAir: early ? 2 : 0, swaps: [] }
+    const goOn = (at: number | undefined, cost: number) => {
+      const rest = best(i + 1, at ?? by, early || (at !== undefined && at < by))
+      return { onAir: cost + rest.onAir, swaps: [{ by, at, during }, ...rest.swaps] }
+    }
+    if (one.hotSwap) return goOn(by, 0)
+    const free = stretches
+      .map(({ from, to, uses }) => ({ from: Math.max(from, last), to: Math.min(by, to), uses }))
+      .findLast(({ from, to, uses }) => !uses && to - from >= LEAST_MINUTES && to - LEAST_MINUTES > last)
+    const onAir = goOn(undefined, 1)
+    const off = free && goOn(free.to - LEAST_MINUTES, 0)
+    return off && (off.onAir < onAir.onAir || (off.onAir === onAir.onAir && off.swaps.length <= onAir.swaps.length))
+      ? off
+      : onAir
+  }
+  return packs.length ? [...best(0, since + banked, false).swaps] : []
 }
