@@ -1,7 +1,11 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { answerAhead, checkerAhead } from './ahead'
 
 const answer = () => Promise.resolve(new Response('{}'))
+// The page has just begun, however long the tests have run.
+beforeEach(() => {
+  vi.spyOn(performance, 'now').mockReturnValue(400)
+})
 afterEach(() => {
   globalThis.interlumenAhead = undefined
   vi.restoreAllMocks()
