@@ -28,3 +28,11 @@ export const whole = (minimum: number, maximum: number): Schema => ({ type: 'int
 export const oneOf = (values: readonly (string | number)[]): Schema => ({ enum: [...values] })
 /** Said or not said; never false. */
 export const said: Schema = { const: true }
+/** A set of ids, each said and none false; an empty one is left out. */
+export const idSet = (most: number): Schema => ({
+  type: 'object',
+  propertyNames: ref('slug'),
+  additionalProperties: said,
+  minProperties: 1,
+  maxProperties: most,
+})

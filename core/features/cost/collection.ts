@@ -1,4 +1,4 @@
-import { collection, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import { collection, idSet, number, object, oneOf, ref, whole } from '#core/kernel'
 
 /** Things without a plug. A case and a van hold others. */
 export const GOODS = ['stand', 'rigging', 'weight', 'tape', 'tool', 'case', 'van', 'other'] as const
@@ -97,14 +97,6 @@ export interface Job {
   readonly people?: Readonly<Record<string, true>>
 }
 
-const ids = (most: number) => ({
-  type: 'object' as const,
-  propertyNames: ref('slug'),
-  additionalProperties: said,
-  minProperties: 1,
-  maxProperties: most,
-})
-
 export const jobs = collection<Job>({
   name: 'jobs',
   entry: 'job',
@@ -115,8 +107,8 @@ export const jobs = collection<Job>({
     order: number(-1e9, 1e9),
     when: oneOf(WHEN),
     minutes: number(1, 10_000),
-    after: ids(500),
-    people: ids(500),
+    after: idSet(500),
+    people: idSet(500),
   }),
   words: ({ title, minutes }) => `${title}, ${minutes} min`,
 })

@@ -1,4 +1,4 @@
-import { collection, listOf, number, object, oneOf, ref, said } from '#core/kernel'
+import { collection, idSet, listOf, number, object, oneOf, ref } from '#core/kernel'
 
 /** How a line leaves the house. */
 export const LINE_KINDS = ['wire', 'mobile', 'radio', 'dish'] as const
@@ -30,13 +30,7 @@ export const uplinks = collection<Uplink>({
     samples: listOf(number(0, 100_000), 500, 1),
     measured: ref('date'),
     allowanceGB: number(0, 1_000_000),
-    encoders: {
-      type: 'object',
-      propertyNames: ref('slug'),
-      additionalProperties: said,
-      minProperties: 1,
-      maxProperties: 5000,
-    },
+    encoders: idSet(5000),
   }),
   words: ({ title }) => title,
 })

@@ -1,4 +1,4 @@
-import { collection, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import { collection, idSet, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 
 /** One protected circuit of the house, and what hangs on it. */
 export interface Circuit {
@@ -14,14 +14,6 @@ export interface Circuit {
   readonly residual?: string
 }
 
-const loadsSchema = {
-  type: 'object' as const,
-  propertyNames: ref('slug'),
-  additionalProperties: said,
-  minProperties: 1,
-  maxProperties: 5000,
-}
-
 export const circuits = collection<Circuit>({
   name: 'circuits',
   entry: 'circuit',
@@ -32,7 +24,7 @@ export const circuits = collection<Circuit>({
     title: ref('title'),
     order: number(-1e9, 1e9),
     amps: number(0.1, 1000),
-    loads: loadsSchema,
+    loads: idSet(5000),
     places: listOf(ref('title'), 200, 1),
     residual: ref('title'),
   }),
@@ -59,7 +51,7 @@ export const strips = collection<Strip>({
     order: number(-1e9, 1e9),
     circuit: ref('slug'),
     strip: ref('slug'),
-    loads: loadsSchema,
+    loads: idSet(5000),
   }),
   words: ({ title }) => title,
 })
@@ -106,7 +98,7 @@ export const batteries = collection<Battery>({
     offBelowW: number(0, 100),
     aged: said,
     freight: said,
-    loads: loadsSchema,
+    loads: idSet(5000),
   }),
   words: ({ title, wh }) => `${title}, ${wh} Wh`,
 })
