@@ -56,14 +56,13 @@ const others = computed(() => plans.value.filter(({ id }) => id !== store.planId
 const sentence = computed(() => {
   if (!cost.value) return ''
   const { spendMinor, budgetMinor, sums, unknown } = cost.value
-  const parts = STEPS.filter(step => step !== 'owned' && sums[step] > 0)
-    .sort((a, b) => sums[b] - sums[a])
-    .slice(0, 2)
-    .map(step => `${money(sums[step])} for what is ${WHAT[step]}`)
+  const paid = STEPS.filter(step => step !== 'owned' && sums[step] > 0).sort((a, b) => sums[b] - sums[a])
+  const parts = paid.slice(0, 2).map(step => `${money(sums[step])} for what is ${WHAT[step]}`)
   const open = unknown.length
     ? ` Of ${unknown.length === 1 ? 'one line' : `${unknown.length} lines`} a figure is not known.`
     : ''
-  const most = parts.length ? `, the most of it ${listWords(parts)}` : ''
+  const most =
+    paid.length > 1 ? `, the most of it ${listWords(parts)}` : paid[0] ? `, all of it for what is ${WHAT[paid[0]]}` : ''
   if (budgetMinor === undefined)
     return spendMinor === 0
       ? `Nothing is to be paid: everything that is needed is owned.${open}`
