@@ -63,5 +63,6 @@ export function filesIn(picture: Picture): string[] {
   if (picture.of === 'source') return picture.graphic ? [picture.graphic.file] : []
   if (picture.of === 'mix')
     return picture.layers.flatMap(({ picture: inner, key }) => [...filesIn(inner), ...(key ? filesIn(key) : [])])
+  if (picture.of === 'held') return filesIn(picture.picture)
   return picture.of === 'tiles' ? picture.tiles.flatMap(tile => filesIn(tile.picture)) : []
 }

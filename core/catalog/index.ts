@@ -10,6 +10,8 @@ export {
   KEY_KINDS,
   type KeyKind,
   KEY_SCALE,
+  LOSS,
+  prerollFramesOf,
   type KeyScale,
   type Keyer,
   TAPS,

@@ -280,7 +280,22 @@ export interface Mix {
   /** From power on until pictures pass, s. */
   readonly bootS: number
   readonly surfaces: readonly Surface[]
+  /** What an input shows that lost its signal, where a data sheet says it. */
+  readonly loss?: Loss
 }
+
+/** An input without signal: its last picture for so many frames, then this; the source again so many after it is back. */
+export interface Loss {
+  readonly shows: 'black' | 'frozen' | 'colour'
+  readonly frames: number
+  readonly lockFrames: number
+}
+
+/** Where a data sheet says nothing: typical of inputs with a frame store. */
+export const LOSS: Loss = { shows: 'black', frames: 2, lockFrames: 12 }
+
+/** Frames from the start of a clip to its first moving picture, where a data sheet says nothing: typical of players. */
+const PREROLL_FRAMES = 5
 
 export interface Model {
   /** `builtin/<id>@<revision>` for a row of the catalogue, kept when it is copied into a plan. */
@@ -322,6 +337,8 @@ export interface Model {
   readonly battery?: { readonly wh: number; readonly hotSwap?: true }
   /** Network switches: what they give over all sockets together, W at the switch, and whether classes or draws are booked. */
   readonly poeBudget?: { readonly w: number; readonly by: 'class' | 'draw' }
+  /** Players: frames from the start of a clip to its first moving picture. */
+  readonly prerollFrames?: number
   /** Charges what its picture comes from. */
   readonly charges?: true
   /** Typical draw, watts; all of it becomes heat where the device stands. */
@@ -341,6 +358,9 @@ export interface Model {
   /** Planning price in minor units of the plan's currency. */
   readonly priceMinor: number
 }
+
+export const prerollFramesOf = ({ kind, prerollFrames }: Model): number =>
+  prerollFrames ?? (kind === 'player' || kind === 'recorder' ? PREROLL_FRAMES : 0)
 
 /** Input ports in the order in which they are numbered, then as written. */
 export function portsOf(model: Model, dir: Port['dir']): [string, Port][] {

@@ -14,6 +14,7 @@ import { kit } from './collections/kit'
 import { leads } from './collections/leads'
 import { links } from './collections/links'
 import { looks } from './collections/looks'
+import { macros } from './collections/macros'
 import { models } from './collections/models'
 import { overlays } from './collections/overlays'
 import { people } from './collections/people'
@@ -34,6 +35,7 @@ export const DEFINITIONS = {
   overlays,
   graphics,
   clips,
+  macros,
   kit,
   accepted,
   distances,

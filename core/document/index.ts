@@ -18,6 +18,7 @@ export type { Cue } from './collections/cues'
 export type { KitItem } from './collections/kit'
 export type { Link, LinkEnd } from './collections/links'
 export { BLACK, CONTENTS, type Content, type Look } from './collections/looks'
+export { MACRO_ACTS, MOST_STEPS, type Macro, type MacroStep } from './collections/macros'
 export { type Box, type Cut, type FillKind, OFF, type Overlay, cutOf, screenOf } from './collections/overlays'
 export type { Graphic as GraphicEntry, WordBox } from '../features/keys/collection'
 export type { Segment } from './collections/segments'
@@ -37,7 +38,7 @@ export {
   routeOf,
   withRoute,
 } from './plan'
-export { type Problem, own, problemText } from './problem'
+export { type Outcome, type Problem, misfit, own, problemText, show } from './problem'
 export { SCHEMA } from './schema'
 export { circuitOf, hangingOn } from './supply'
 export { validatorsReady } from '#validators'

@@ -47,7 +47,9 @@ export function seen(picture: Picture, sources: Sources, width: number, height: 
       plain(width, height),
     )
   if (picture.of === 'tiles') return tiled(picture.tiles, sources, width, height)
-  if (picture.of === 'none') return noSignal(width, height)
+  if (picture.of === 'none')
+    return picture.lost === 'colour' ? plain(width, height, [24, 40, 96]) : noSignal(width, height)
+  if (picture.of === 'held') return seen(picture.picture, sources, width, height)
   return plain(width, height)
 }
 

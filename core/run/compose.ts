@@ -12,7 +12,7 @@ import {
   screenOf,
 } from '#core/document'
 import { runInto } from './ends'
-import { type MixState, type Seeing, type ShowState, atRest } from './state'
+import { type ClipShown, type MixState, type Seeing, type ShowState, atRest } from './state'
 
 /** A picture as it is made: what it shows, down to the sources. */
 export type Picture =
@@ -25,11 +25,19 @@ export type Picture =
       readonly words?: string
       /** The picture that it shows, where it is known: its file by its hash, and as what it is sent. */
       readonly graphic?: { readonly file: string; readonly as: 'on black' | 'straight' | 'key' }
+      /** The position that a camera stands in, or goes to. */
+      readonly preset?: string
+      /** A camera that moves, or has not settled. */
+      readonly moving?: true
+      /** A clip that is played, and whether its pictures have begun or are over. */
+      readonly clip?: ClipShown
     }
   /** Black on purpose: no input, or faded. */
   | { readonly of: 'black' }
-  /** No signal: nothing is connected, or what comes is not taken. */
-  | { readonly of: 'none' }
+  /** No signal: nothing is connected, or what comes is not taken; `lost`, what an input shows since it was lost. */
+  | { readonly of: 'none'; readonly lost?: 'black' | 'colour' }
+  /** The last picture before the signal was lost: it stands. */
+  | { readonly of: 'held'; readonly picture: Picture }
   /** It shows itself. */
   | { readonly of: 'loop'; readonly device: string }
   | { readonly of: 'mix'; readonly device: string; readonly tap: Feed; readonly layers: readonly Layer[] }
@@ -43,6 +51,8 @@ export interface Layer {
   readonly as: 'background' | 'key' | 'fade'
   /** How much of it is seen while it comes or goes, 0 .. 1; absent, all. */
   readonly share?: number
+  /** It goes: its share falls. */
+  readonly going?: true
   /** A wipe shows that share of the frame, from the left, instead. */
   readonly wipe?: true
   /** Keys alone. */
@@ -73,6 +83,8 @@ export function pictureAt(
   through: readonly string[] = [],
 ): Picture {
   const run = runInto(traced, end)
+  const instead = 'mixers' in state ? undefined : state.instead?.(end)
+  if (instead) return instead
   return run?.lit && run.origin ? pictureFrom(traced, state, run.origin, run.links[0]?.signal?.feed, through) : NONE
 }
 
@@ -93,7 +105,17 @@ export function pictureFrom(
   const inner = [...through, device]
   if (!gathers(node)) {
     const content = seeing.content(device)
-    return { of: 'source', device, port, ...(content ? { content } : {}) }
+    const clip = seeing.clip?.(device)
+    const preset = seeing.preset(device)
+    return {
+      of: 'source',
+      device,
+      port,
+      ...(content ? { content } : {}),
+      ...(preset === undefined ? {} : { preset }),
+      ...(seeing.moving?.(device) ? { moving: true as const } : {}),
+      ...(clip ? { clip } : {}),
+    }
   }
   if (!isSwitcher(node)) return tiles(traced, seeing, node, inner)
   const feed = seeing.feed(device, port) ?? set ?? 'program'
@@ -125,7 +147,13 @@ function mixed(traced: Traced, seeing: Seeing, node: DeviceNode, tap: Feed, thro
     of: 'mix',
     device: node.id,
     tap,
-    layers: black > 0 && black < 1 ? [...layers, { picture: DARK, port: BLACK, as: 'fade', share: black }] : layers,
+    layers:
+      black > 0 && black < 1
+        ? [
+            ...layers,
+            { picture: DARK, port: BLACK, as: 'fade', share: black, ...(mix?.lifting ? { going: true as const } : {}) },
+          ]
+        : layers,
   }
 }
 
@@ -165,7 +193,9 @@ function keyLayers(
             keyer: number,
             overlay: id,
             kind: overlay.kind,
-            ...(own(mix?.shares, number) === undefined ? {} : { share: mix!.shares![number]! }),
+            ...(own(mix?.shares, number) === undefined
+              ? {}
+              : { share: mix!.shares![number]!, ...(mix?.going?.includes(number) ? { going: true as const } : {}) }),
             ...(overlay.box ? { box: overlay.box } : {}),
             ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
             ...(overlay.kind === 'luma' || overlay.kind === 'linear' ? { cut: cutOf(overlay) } : {}),
@@ -303,5 +333,30 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
           : shownIn(layer.picture, as, key),
       )
   if (picture.of === 'tiles') return picture.tiles.flatMap(tile => shownIn(tile.picture, 'tile'))
+  if (picture.of === 'held') return shownIn(picture.picture, as, key)
   return []
+}
+
+/** Why no picture of this kind may be on air, whatever was meant; undefined where nothing is against it. */
+export function unfitIn(picture: Picture): 'lost' | 'moving' | 'pre-roll' | 'over' | undefined {
+  switch (picture.of) {
+    case 'source':
+      return picture.moving ? 'moving' : picture.clip && picture.clip.at !== 'plays' ? picture.clip.at : undefined
+    case 'held':
+      return 'lost'
+    case 'none':
+      return picture.lost ? 'lost' : undefined
+    case 'mix':
+      return first(picture.layers.flatMap(({ picture: inner, key, share }) => (share === 0 ? [] : [inner, key])))
+    default:
+      return undefined
+  }
+}
+
+function first(pictures: readonly (Picture | undefined)[]): ReturnType<typeof unfitIn> {
+  for (const one of pictures) {
+    const unfit = one && unfitIn(one)
+    if (unfit) return unfit
+  }
+  return undefined
 }

@@ -43,7 +43,7 @@ export function gateAt(traced: Traced, state: ShowState, node: DeviceNode, portI
 function isShown(traced: Traced, state: ShowState, node: DeviceNode, portId: string): boolean {
   const mix = own(state.mixers, node.id)
   if (!mix) return false
-  if (mix.program === portId) return true
+  if (mix.program === portId || mix.incoming?.input === portId) return true
   return Object.values(mix.keys).some(id => {
     const overlay = own(traced.plan.overlays, id)
     return overlay?.kind === 'box' && fillInput(traced, node, overlay.fill) === portId
@@ -108,6 +108,27 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
       }
     }
   }
+}
+
+/**
+ * How loud each sound comes to an input at a moment, 0 .. 1, by the device that makes it. While a mix runs, what follows
+ * the picture comes and goes at equal power; of two ways the louder one counts.
+ */
+export function levelsAt(traced: Traced, state: ShowState, end: LinkEnd): ReadonlyMap<string, number> {
+  const found = new Map<string, number>()
+  for (const { origin, gates, open } of waysTo(traced, state, end, 'most')) {
+    if (!open) continue
+    const level = gates.reduce((product, gate) => product * levelOf(state, gate), 1)
+    found.set(origin, Math.max(found.get(origin) ?? 0, level))
+  }
+  return found
+}
+
+function levelOf({ mixers }: ShowState, { device, port, opening }: Gate): number {
+  const { program, incoming } = own(mixers, device) ?? {}
+  if (opening !== 'follows' || !incoming || program === incoming.input) return 1
+  const angle = (incoming.share * Math.PI) / 2
+  return incoming.input === port ? Math.sin(angle) : program === port ? Math.cos(angle) : 1
 }
 
 /** Sounds closer together than this are one, ms. */

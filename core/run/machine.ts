@@ -1,4 +1,5 @@
 import type { Feed, Mix, Transition } from '#core/catalog'
+import { OFF } from '#core/document'
 import type { MixState } from './state'
 
 /** What a hand or a plan asks of one switcher. */
@@ -6,14 +7,14 @@ export type Command =
   /** An input, or `black`, on program at once. */
   | { readonly do: 'program'; readonly input: string }
   | { readonly do: 'preview'; readonly input: string }
-  /** Program and preview change places at once; ends a transition that runs. */
-  | { readonly do: 'cut' }
-  /** They change places over some frames. */
-  | {
+  /** What is in the next transition changes at once; ends a transition that runs. */
+  | ({ readonly do: 'cut' } & Next)
+  /** It changes over some frames. */
+  | ({
       readonly do: 'auto'
       readonly style: Exclude<Transition, 'cut' | 'stinger'>
       readonly frames: number
-    }
+    } & Next)
   /** The share of preview that a hand sets, 0 .. 1; back at 0 nothing has changed, at 1 they change places. */
   | { readonly do: 'lever'; readonly share: number }
   /** A keyer on with an overlay, or off, at once or over some frames. */
@@ -23,6 +24,13 @@ export type Command =
   /** Several at one boundary. */
   | { readonly do: 'all'; readonly commands: readonly Command[] }
 
+/** What is in the next transition: program and preview, unless said; keyers before the mix that come or go with it. */
+export interface Next {
+  readonly background?: false
+  /** By keyer: the overlay that it is to hold, or `off`. */
+  readonly keys?: Readonly<Record<string, string>>
+}
+
 interface Running {
   readonly style: 'mix' | 'dip' | 'wipe'
   /** Frame n of the transition is frame `from` + n - 1; undefined where a hand sets the share. */
@@ -31,6 +39,10 @@ interface Running {
   readonly share: number
   /** Runs back to where it began. */
   readonly back?: true
+  /** The buses stay as they are: keyers alone come and go. */
+  readonly background?: false
+  /** Keyers that are in the transition. */
+  readonly keys?: Readonly<Record<string, string>>
 }
 
 interface Ramp {
@@ -69,7 +81,7 @@ export function advanced(machine: Machine, frame: number): Machine {
   let next = machine
   const { running, fading } = next
   if (running?.from !== undefined && stepAt({ from: running.from }, frame) >= running.frames)
-    next = running.back ? without(next) : swapped(next)
+    next = running.back ? without(next) : ended(next)
   if (fading && stepAt(fading, frame) >= fading.frames) {
     const { fading: _, ...rest } = next
     next = { ...rest, faded: fading.to }
@@ -92,11 +104,23 @@ function without({ running: _, ...rest }: Machine): Machine {
   return rest
 }
 
-/** Program and preview change places. */
-function swapped(machine: Machine): Machine {
+/** What is in the next transition has changed: buses have swapped places, keyers are on or off. */
+function swapped(machine: Machine, { background, keys }: Next): Machine {
   const { program, preview } = machine
-  return { ...without(machine), program: preview ?? program, preview: program }
+  const buses = background === false ? {} : { program: preview ?? program, preview: program }
+  return { ...without(machine), ...buses, ...(keys ? { keys: keyedAs(machine.keys, keys) } : {}) }
 }
+
+function keyedAs(was: Machine['keys'], set: Readonly<Record<string, string>>): Machine['keys'] {
+  const keys = { ...was }
+  for (const [keyer, overlay] of Object.entries(set))
+    if (overlay === OFF) delete keys[keyer]
+    else keys[keyer] = overlay
+  return keys
+}
+
+/** The transition that runs is at its end. */
+const ended = (machine: Machine): Machine => swapped(machine, machine.running ?? {})
 
 /** A command that is seen from a frame on. `refused` says what the model does not do. */
 export function commanded(
@@ -113,18 +137,22 @@ export function commanded(
       return { machine: { ...machine, program: command.input } }
     case 'preview':
       return { machine: { ...machine, preview: command.input } }
-    case 'cut':
-      return { machine: swapped(machine) }
+    case 'cut': {
+      const refused = outside(command, mix)
+      return refused === undefined
+        ? { machine: running ? ended(machine) : swapped(machine, command) }
+        : { machine, refused }
+    }
     case 'auto':
       return automatic(machine, command, frame, mix)
     case 'lever': {
       const share = Math.min(1, Math.max(0, command.share))
-      if (share === 1) return { machine: swapped(machine) }
+      if (share === 1) return { machine: ended(machine) }
       if (share === 0) return { machine: without(machine) }
       return {
         machine: {
           ...machine,
-          running: { style: running?.style ?? 'mix', from: undefined, frames: 0, share },
+          running: { ...withoutBack(running ?? BY_HAND), from: undefined, frames: 0, share },
         },
       }
     }
@@ -151,7 +179,7 @@ export function commanded(
   }
 }
 
-type Can = Pick<Mix, 'during' | 'longest' | 'fadeToBlack'> | undefined
+type Can = Pick<Mix, 'during' | 'longest' | 'fadeToBlack' | 'keyers'> | undefined
 
 /** A transition over some frames begins; one that runs goes on, ends or turns back, by the model. */
 function automatic(
@@ -164,7 +192,7 @@ function automatic(
   if (running) {
     const during = mix?.during ?? 'ignores'
     if (during === 'ignores') return { machine, refused: 'a transition runs' }
-    if (during === 'finishes') return { machine: swapped(machine) }
+    if (during === 'finishes') return { machine: ended(machine) }
     const done = running.from === undefined ? 0 : Math.max(0, frame - running.from)
     const frames = running.frames
     return {
@@ -176,14 +204,32 @@ function automatic(
   const frames = Math.round(command.frames)
   if (frames < 1 || (mix && frames > mix.longest))
     return { machine, refused: `it runs 1 to ${mix?.longest ?? 1000} frames` }
-  if (frames === 1) return { machine: swapped(machine) }
+  const refused = outside(command, mix)
+  if (refused !== undefined) return { machine, refused }
+  if (frames === 1) return { machine: swapped(machine, command) }
+  const { style, background, keys } = command
   return {
     machine: {
       ...machine,
-      running: { style: command.style, from: frame, frames, share: 0 },
+      running: {
+        style,
+        from: frame,
+        frames,
+        share: 0,
+        ...(background === false ? { background } : {}),
+        ...(keys ? { keys } : {}),
+      },
     },
   }
 }
+
+/** Keyers over the result of the mix are no part of a transition. */
+function outside({ keys = {} }: Next, mix: Can): string | undefined {
+  const over = mix && Object.keys(keys).find(keyer => mix.keyers[Number(keyer) - 1]?.place !== 'before')
+  return over === undefined ? undefined : `keyer ${over} is not in its transition`
+}
+
+const BY_HAND: Running = { style: 'mix', from: undefined, frames: 0, share: 0 }
 
 function keyed(machine: Machine, command: Extract<Command, { do: 'key' }>, frame: number): Machine {
   const { keyer, overlay, frames = 1 } = command
@@ -221,14 +267,28 @@ export function seenIn(machine: Machine, frame: number): MixState {
       return [keyer, ramp.on ? done : 1 - done]
     }),
   )
+  const going = Object.entries(ramps).flatMap(([keyer, { on }]) => (on ? [] : [keyer]))
+  // Keyers in the transition come with its share, and go with it.
+  const lit = { ...keys }
+  for (const [keyer, overlay] of Object.entries(share > 0 ? (running?.keys ?? {}) : {})) {
+    const there = keys[keyer]
+    if (overlay === there || (overlay === OFF && there === undefined)) continue
+    lit[keyer] = overlay === OFF ? there! : overlay
+    shares[keyer] = overlay === OFF ? 1 - share : share
+    if (overlay === OFF) going.push(keyer)
+  }
   const dark = fading ? stepAt(fading, frame) / fading.frames : faded ? 1 : 0
   return {
     program,
     preview,
-    keys,
+    keys: lit,
     faded,
-    ...(running && share > 0 ? { incoming: { input: preview, share, style: running.style } } : {}),
+    ...(running && running.background !== false && share > 0
+      ? { incoming: { input: preview, share, style: running.style } }
+      : {}),
     ...(Object.keys(shares).length ? { shares } : {}),
+    ...(going.length ? { going } : {}),
+    ...(fading && !fading.to ? { lifting: true as const } : {}),
     black: fading && !fading.to ? 1 - dark : dark,
   }
 }

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { type Traced, tracedOf } from '#core/chain'
+import { tracedOf } from '#core/chain'
 import type { Plan } from '#core/document'
 import { RATE_TEXTS } from '#core/signal'
 import { SOAK } from '../../testing/soak'
-import { plan } from '../../testing/plans'
+import { base, chain, wild } from '../../testing/chains'
 import { frameTicks, seenFrom } from './clock'
 import { pictureAt } from './compose'
 import { type Command, type Machine, commanded, machineOf, seenIn } from './machine'
-import { wrongFrames } from './monitor'
-import { type Happening, Rehearsal, seededChances } from './rehearsal'
+import { Judge } from './judge'
+import type { Happening } from './happening'
+import { Rehearsal, seededChances } from './rehearsal'
 import { type ShowState, stateBefore, taken } from './state'
 import { jumpsOf } from './jumps'
 import { routeTo } from './stage'
@@ -102,45 +103,21 @@ describe('a switcher frame by frame', () => {
   })
 })
 
-/** A feeder and a last switcher of some models; two sources each. */
-const chain = (side = 'switcher-8-hdmi 1080p50', main = 'switcher-12-sdi 1080p50'): Traced => {
-  const sdi = main.startsWith('switcher-12')
-  return tracedOf(
-    plan({
-      devices: {
-        a: 'computer 1080p50',
-        b: 'computer 1080p50',
-        c: sdi ? 'camera-studio-sdi 1080p50' : 'computer 1080p50',
-        ...(sdi ? { up: 'hdmi-to-sdi' } : {}),
-        side,
-        main,
-        hall: sdi ? 'screen-sdi' : 'screen',
-      },
-      links: {
-        a: 'a.hdmi-1 > side.in-1 hdmi-passive 2',
-        b: 'b.hdmi-1 > side.in-2 hdmi-passive 2',
-        c: sdi ? 'c.sdi > main.in-2 coax-rg6 2' : 'c.hdmi-1 > main.in-2 hdmi-passive 2',
-        ...(sdi
-          ? {
-              l: 'side.out-1 > up.in hdmi-passive 1',
-              m: 'up.out > main.in-1 coax-rg6 2',
-              h: 'main.out-1 > hall.in coax-rg6 5',
-            }
-          : { l: 'side.out-1 > main.in-1 hdmi-passive 1', h: 'main.out-1 > hall.in hdmi-passive 5' }),
-      },
-      wants: { hall: 'program' },
-    }),
-  )
-}
 const END = { device: 'hall', port: 'in' }
-const base = (traced: Traced, look: object): ShowState => taken(stateBefore(traced), { title: '', order: 0, ...look })
-
-/** What a sink shows in the frames of a rate, from a tick on. */
-const watch = (rehearsal: Rehearsal, sinks: readonly { device: string; port: string }[], ticks: number, step = 4800) =>
-  sinks.map(end => ({
-    sink: end.device,
-    frames: Array.from({ length: Math.ceil(ticks / step) }, (_, i) => JSON.stringify(rehearsal.seen(end, i * step))),
-  }))
+/** How many frames of each sink a judge finds wrong, and whether the new picture has come, over the frames of a rate. */
+const watch = (
+  rehearsal: Rehearsal,
+  sinks: readonly { device: string; port: string }[],
+  [old, next]: readonly [ShowState, ShowState],
+  ticks: number,
+  step = 4800,
+) =>
+  sinks.map(end => {
+    const judge = new Judge(pictureAt(rehearsal.traced, old, end), pictureAt(rehearsal.traced, next, end))
+    let wrong = 0
+    for (let at = 0; at < ticks; at += step) if (judge.frame(rehearsal.seen(end, at))) wrong++
+    return { wrong, arrived: judge.arrived }
+  })
 
 describe('both pressed at once', () => {
   // The feeder's old picture is seen for max(0, ceil(D + u)) frames of the last switcher: D the feeder's delay, u the wait
@@ -157,9 +134,7 @@ describe('both pressed at once', () => {
         { tick, device: 'side', command: { do: 'program', input: 'in-2' } },
         { tick, device: 'main', command: { do: 'program', input: 'in-1' } },
       ])
-      const [watched] = watch(rehearsal, [END], 96_000)
-      const trees = [old, next].map(state => JSON.stringify(pictureAt(traced, state, END)))
-      const [wrong] = wrongFrames([watched!], [trees[0]!], [trees[1]!])
+      const [{ wrong }] = watch(rehearsal, [END], [old, next], 96_000) as [{ wrong: number }]
       const wait = (device: string) => {
         const { frame, phase } = rehearsal.clockOf(device)!
         return ((((phase - tick) % frame) + frame) % frame) / frame
@@ -170,79 +145,14 @@ describe('both pressed at once', () => {
         0,
         Math.ceil(rehearsal.delayFramesOf('side') + link + wait('side') - wait('main') - 1e-9),
       )
-      expect(wrong?.frames ?? 0, `seed ${seed}`).toBe(expected)
+      expect(wrong, `seed ${seed}`).toBe(expected)
       counts.add(expected)
     }
     expect(counts.size).toBeGreaterThan(1)
   })
 })
 
-const random = (seed: number) => {
-  let state = seed * 2654435761 + 1
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0
-    return state / 4294967296
-  }
-}
-/** Chains of two or three switchers, in a row or side by side, with keys at any of them; two sinks. */
-const wild = (seed: number): { traced: Traced; state: (n: number) => ShowState } => {
-  const r = random(seed)
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
-  const deep = r() < 0.5
-  const third = r() < 0.6
-  const devices: Record<string, string> = {
-    side: 'switcher-8-hdmi 1080p50',
-    main: 'switcher-8-hdmi 1080p50',
-    hall: 'screen',
-    rec: 'recorder-hdmi',
-  }
-  const links: Record<string, string> = {
-    l: 'side.out-1 > main.in-1 hdmi-passive 1',
-    h: 'main.out-1 > hall.in hdmi-passive 5',
-    r: 'main.out-2 > rec.in hdmi-passive 2',
-  }
-  if (third) {
-    devices.far = 'switcher-4-strict 1080p50'
-    links.f = deep ? 'far.out-1 > side.in-1 hdmi-passive 1' : 'far.out-1 > main.in-2 hdmi-passive 1'
-  }
-  const switchers = ['side', 'main', ...(third ? ['far'] : [])]
-  const inputs: Record<string, string[]> = {
-    side: deep && third ? ['in-1'] : [],
-    main: third && !deep ? ['in-1', 'in-2'] : ['in-1'],
-    far: [],
-  }
-  let n = 0
-  for (const device of switchers)
-    for (let i = inputs[device]!.length; i < 3; i++) {
-      n++
-      devices[`s${n}`] = 'computer 1080p50'
-      links[`x${n}`] = `s${n}.hdmi-1 > ${device}.in-${i + 1} hdmi-passive 2`
-      inputs[device]!.push(`in-${i + 1}`)
-    }
-  const overlays: Plan['overlays'] = Object.fromEntries(
-    [1, 2].map(i => [
-      `o${i}`,
-      { title: `O${i}`, order: i, kind: pick(['luma', 'box'] as const), fill: `s${1 + Math.floor(r() * n)}` },
-    ]),
-  )
-  const written = plan({
-    devices,
-    links,
-    wants: { hall: 'program', rec: { feed: 'program', silent: true } },
-    overlays,
-  } as never)
-  const traced = tracedOf(written)
-  const state = (): ShowState =>
-    base(traced, {
-      program: Object.fromEntries(switchers.map(device => [device, pick(inputs[device]!)])),
-      keys: {
-        main: { ...(r() < 0.4 ? { '1': pick(['o1', 'o2']) } : {}), ...(r() < 0.3 ? { '2': 'o1' } : {}) },
-        side: r() < 0.2 ? { '1': 'o2' } : {},
-      },
-    })
-  return { traced, state }
-}
-const wildChain = (seed: number): Traced => wild(seed).traced
+const wildChain = (seed: number) => wild(seed).traced
 
 describe('a planned take', () => {
   it('sets the feeder first when it enters, and cuts the last first when it leaves', () => {
@@ -277,16 +187,16 @@ describe('a planned take', () => {
       const take = planTake(traced, old, next)
       kinds[take.kind] = (kinds[take.kind] ?? 0) + 1
       const sinks = judgedSinks(traced)
-      const trees = [old, next].map(one => sinks.map(end => JSON.stringify(pictureAt(traced, one, end))))
       for (let phase = 0; phase < (SOAK ? 32 : 4); phase++) {
         const rehearsal = new Rehearsal(traced, old, seededChances(seed * 100 + phase))
         const happenings = happeningsOf(take, rehearsal, 48_000)
         rehearsal.happen(happenings)
         const end = (happenings.at(-1)?.tick ?? 48_000) + 96_000
-        const watched = watch(rehearsal, sinks, end)
-        // It ends where it was to.
-        watched.forEach(({ frames }, i) => expect(frames.at(-1), `seed ${seed}`).toBe(trees[1]![i]))
-        if (take.kind !== 'detour') expect(wrongFrames(watched, trees[0]!, trees[1]!), `seed ${seed}`).toEqual([])
+        for (const { wrong, arrived } of watch(rehearsal, sinks, [old, next], end)) {
+          // It ends where it was to.
+          expect(arrived, `seed ${seed}`).toBe(true)
+          if (take.kind !== 'detour') expect(wrong, `seed ${seed}`).toBe(0)
+        }
       }
     }
     expect(kinds.clean).toBeGreaterThan(50)
@@ -300,13 +210,12 @@ describe('a planned take', () => {
       const take = planTake(traced, old, next)
       if (take.kind !== 'clean' || take.steps.length < 2) continue
       const sinks = judgedSinks(traced)
-      const trees = [old, next].map(one => sinks.map(end => JSON.stringify(pictureAt(traced, one, end))))
       const rehearsal = new Rehearsal(traced, old, seededChances(seed))
       const wrongOrder = take.steps
         .toReversed()
         .flatMap(({ happenings }, i) => happenings.map(one => ({ ...one, tick: 48_000 + i * 24_000 }) as Happening))
       rehearsal.happen(wrongOrder)
-      if (wrongFrames(watch(rehearsal, sinks, 240_000), trees[0]!, trees[1]!).length) caught++
+      if (watch(rehearsal, sinks, [old, next], 240_000).some(({ wrong }) => wrong)) caught++
     }
     expect(caught).toBeGreaterThan(10)
   })

@@ -1,16 +1,15 @@
-import { type Traced, delayMs } from '#core/chain'
-import { mixOf } from '#core/catalog'
+import { type Traced, delayMs, socketKey } from '#core/chain'
+import { LOSS, mixOf, prerollFramesOf } from '#core/catalog'
 import { type Content, type LinkEnd, own } from '#core/document'
-import { type Clock, TICKS_PER_MS, boundary, frameAt, frameTicks, seenFrom } from './clock'
+import { type Clock, TICKS_PER_MS, TICKS_PER_S, boundary, frameAt, frameTicks, seenFrom } from './clock'
 import { type Picture, pictureAt } from './compose'
 import { runInto } from './ends'
+import { Gaps } from './gaps'
+import { actsOf } from './hands'
+import type { Happening } from './happening'
 import { type Command, type Machine, advanced, commanded, isSettled, machineOf, seenIn } from './machine'
-import { type MixState, type Seeing, type ShowState, mixerNodes } from './state'
-
-/** Something that happens in a run, at a tick: a command to a switcher, or what a source shows from then on. */
-export type Happening =
-  | { readonly tick: number; readonly device: string; readonly command: Command; readonly words?: string }
-  | { readonly tick: number; readonly device: string; readonly content: Content; readonly words?: string }
+import { expandMacro } from './macros'
+import { type ClipShown, type MixState, type Seeing, type ShowState, mixerNodes, stateBefore } from './state'
 
 /** What the chain is made of, as a run needs it. */
 interface Place {
@@ -40,22 +39,41 @@ export const seededChances = (seed: number): Chances => ({
   delay: device => chance(seed, `delay ${device}`),
 })
 
-/** Frames of a refused command, or of one that the chain took. */
+/** What was asked and not done, or done as no hand can: by the place of the happening in the log. */
 export interface Refusal {
   readonly index: number
   readonly words: string
+  /** It was done all the same. */
+  readonly done?: true
 }
+
+interface Given {
+  readonly tick: number
+  readonly frame: number
+  readonly index: number
+  /** A command; or the unit begins anew as it stands after power on. */
+  readonly command: Command | undefined
+}
+
+/** One hand presses at most every so often, ticks: 200 ms. */
+const HAND_TICKS = 200 * TICKS_PER_MS
 
 /**
  * A chain that runs: what each switcher does in each of its frames, and what any input shows at any tick. Made for one
- * traced plan; costs by events, not by frames.
+ * traced plan; costs by events, not by frames. What happens may be said in any order of ticks.
  */
 export class Rehearsal {
-  readonly refused: Refusal[] = []
+  refused: Refusal[] = []
   private readonly places = new Map<string, Place>()
-  /** By switcher: its machine from a frame on, in order. */
-  private readonly history = new Map<string, { frame: number; machine: Machine }[]>()
+  /** By switcher: its machine from a frame on, in order; the first is how it began. */
+  private readonly history = new Map<string, { frame: number; machine: Machine; given?: Given }[]>()
   private readonly contents = new Map<string, { tick: number; content: Content }[]>()
+  private readonly moves = new Map<string, { tick: number; moving: boolean; preset: string | undefined }[]>()
+  private readonly clips = new Map<string, { tick: number; clip: string | undefined }[]>()
+  private readonly gaps = new Gaps()
+  /** By macro: when it is over, for each time that it was fired. */
+  private readonly fired = new Map<string, { from: number; to: number }[]>()
+  private readonly hands = new Map<string, number[]>()
   private taken = 0
 
   constructor(
@@ -89,30 +107,111 @@ export class Rehearsal {
     return this.places.get(device)?.delayFrames ?? 0
   }
 
-  /** Takes what happens, in the order of ticks; what a model does not do is noted as refused. */
+  /** Takes what happens; what a model does not do, or a unit without power, is noted as refused. */
   happen(happenings: readonly Happening[]): void {
     for (const one of happenings) {
-      if ('content' in one) {
-        const list = this.contents.get(one.device) ?? []
-        list.push({ tick: one.tick, content: one.content })
-        this.contents.set(one.device, list)
-      } else {
-        const place = this.places.get(one.device)
-        const list = this.history.get(one.device)
-        if (place && list) {
-          const frame = seenFrom(place.clock, one.tick)
-          const { machine, refused } = commanded(
-            list.at(-1)!.machine,
-            one.command,
-            frame,
-            mixOf(this.traced.chain.nodes.get(one.device)!.model),
-          )
-          if (refused !== undefined) this.refused.push({ index: this.taken, words: refused })
-          list.push({ frame, machine })
-        }
-      }
+      this.takeIn(one, this.taken)
       this.taken++
     }
+  }
+
+  private takeIn(one: Happening, index: number): void {
+    const { tick, device } = one
+    if ('command' in one) this.press(one, index)
+    else if ('macro' in one) this.fire(one.macro, tick, index)
+    else if ('content' in one) noted(this.contents, device, { tick, content: one.content })
+    else if ('camera' in one) this.move(one)
+    else if ('clip' in one) noted(this.clips, device, { tick, clip: one.clip ?? undefined })
+    else if ('signal' in one) this.gaps.note(socketKey(device, one.port), tick, one.signal === 'lost')
+    else if ('power' in one) this.power(device, one.power, tick, index)
+  }
+
+  private move({ device, tick, ...one }: Extract<Happening, { camera: string }>): void {
+    const there = this.presetAt(device, tick)
+    const preset = one.camera === 'moves' ? one.preset : there
+    noted(this.moves, device, { tick, moving: one.camera === 'moves', preset })
+  }
+
+  private power(device: string, to: 'off' | 'on', tick: number, index: number): void {
+    const place = this.places.get(device)
+    const bootS = place && mixOf(this.traced.chain.nodes.get(device)!.model)?.bootS
+    const at = to === 'on' ? tick + Math.round((bootS ?? 0) * TICKS_PER_S) : tick
+    this.gaps.note(device, at, to === 'off')
+    if (place && to === 'on')
+      this.give(device, { tick: at, frame: seenFrom(place.clock, at), index, command: undefined })
+  }
+
+  private press(one: Extract<Happening, { command: Command }>, index: number): void {
+    const { device, command, surface, person } = one
+    const place = this.places.get(device)
+    if (!place) return
+    const mix = mixOf(this.traced.chain.nodes.get(device)!.model)
+    if (person !== undefined) {
+      const hand = this.hands.get(person) ?? []
+      const soon = hand.find(tick => Math.abs(tick - one.tick) < HAND_TICKS)
+      if (soon !== undefined)
+        this.refuse(index, `one hand needs 200 ms from press to press, and had ${ms(Math.abs(one.tick - soon))}`, true)
+      this.hands.set(person, [...hand, one.tick])
+    }
+    const from = surface && mix?.surfaces.find(({ kind }) => kind === surface)
+    if (surface && mix && !from) return this.refuse(index, `it has no ${surface}`)
+    const beyond = from && actsOf(this.traced, command).find(act => !from.reaches.includes(act))
+    if (beyond) return this.refuse(index, `its ${surface} does not reach ${beyond}`)
+    const tick = one.tick + Math.round((from?.latencyMs ?? 0) * TICKS_PER_MS)
+    if (this.isOff(device, tick)) return this.refuse(index, 'it has no power, or still starts')
+    this.give(device, { tick, frame: seenFrom(place.clock, tick), index, command })
+  }
+
+  private fire(id: string, tick: number, index: number): void {
+    const macro = own(this.traced.plan.macros, id)
+    if (!macro) return this.refuse(index, 'the plan has no such macro')
+    const times = this.fired.get(id) ?? []
+    if (times.some(({ from, to }) => from <= tick && tick < to)) return this.refuse(index, 'it runs already')
+    const { happenings, ticks } = this.expanded(id, tick)
+    this.fired.set(id, [...times, { from: tick, to: tick + ticks }])
+    for (const one of happenings) this.takeIn(one, index)
+  }
+
+  /** The presses of a macro that is fired at a tick, each at its own, and how long it runs, ticks. */
+  expanded(id: string, tick: number): { readonly happenings: readonly Happening[]; readonly ticks: number } {
+    const macro = own(this.traced.plan.macros, id)
+    if (!macro) return { happenings: [], ticks: 0 }
+    const frameOf = (device: string) => this.places.get(device)?.clock.frame ?? frameTicks('50/1')
+    return expandMacro(this.traced, macro, tick, frameOf)
+  }
+
+  private refuse(index: number, words: string, done?: true): void {
+    this.refused.push({ index, words, ...(done ? { done } : {}) })
+  }
+
+  /** A command takes its place among those that are known; what comes after it is worked out anew. */
+  private give(device: string, given: Given): void {
+    const list = this.history.get(device)!
+    const later: Given[] = []
+    while (list.length > 1) {
+      const last = list.at(-1)!.given!
+      if (last.frame < given.frame || (last.frame === given.frame && last.tick <= given.tick)) break
+      later.unshift(list.pop()!.given!)
+    }
+    if (later.length) {
+      const again = new Set(later.map(one => one.index))
+      this.refused = this.refused.filter(({ index, done }) => done || !again.has(index))
+    }
+    for (const one of [given, ...later]) {
+      const node = this.traced.chain.nodes.get(device)!
+      if (one.command === undefined) {
+        list.push({ frame: one.frame, machine: machineOf(own(stateBefore(this.traced).mixers, device)!), given: one })
+        continue
+      }
+      const { machine, refused } = commanded(list.at(-1)!.machine, one.command, one.frame, mixOf(node.model))
+      if (refused !== undefined) this.refuse(one.index, refused)
+      list.push({ frame: one.frame, machine, given: one })
+    }
+  }
+
+  /** A device has no power at a tick, or has not started yet. */
+  isOff(device: string, tick: number): boolean {
+    return this.gaps.since([device], tick) !== undefined
   }
 
   /** The machine that holds in a frame of a switcher. */
@@ -130,7 +229,7 @@ export class Rehearsal {
 
   /** What an input shows at a tick. */
   seen(end: LinkEnd, tick: number): Picture {
-    return pictureAt(this.traced, this.seeing(tick - this.linkTicks(end)), end)
+    return pictureAt(this.traced, this.seeing(tick - this.linkTicks(end), tick), end)
   }
 
   /** The newest frame of a switcher that has left by a tick. */
@@ -139,7 +238,8 @@ export class Rehearsal {
     return frameAt(clock, tick) - delayFrames
   }
 
-  private seeing(tick: number): Seeing {
+  /** As it was sent at one tick and has arrived at another. */
+  private seeing(tick: number, arrived: number): Seeing {
     return {
       mixer: device => {
         const frame = this.leftBy(device, tick)
@@ -147,13 +247,70 @@ export class Rehearsal {
       },
       feed: (device, port) => own(this.machineIn(device, this.leftBy(device, tick))?.outputs, port),
       content: device => this.contentAt(device, tick),
+      preset: device => this.presetAt(device, tick),
+      moving: device => this.moves.get(device)?.findLast(one => one.tick <= tick)?.moving ?? false,
+      clip: device => this.clipAt(device, tick),
+      ...(this.gaps.none ? {} : { instead: end => this.instead(end, arrived) }),
       into: (device, port) => {
         const { clock } = this.places.get(device)!
-        return this.seeing(
-          boundary(clock, this.leftBy(device, tick)) - this.linkTicks({ device, port }) - this.inputTicks(device, port),
-        )
+        const taken = boundary(clock, this.leftBy(device, tick)) - this.inputTicks(device, port)
+        return this.seeing(taken - this.linkTicks({ device, port }), taken)
       },
     }
+  }
+
+  /** What an input without signal shows: its last picture at first, then what its model does; a screen is dark at once. */
+  private instead(end: LinkEnd, tick: number): Picture | undefined {
+    const place = this.places.get(end.device)
+    const node = this.traced.chain.nodes.get(end.device)!
+    const { shows, frames, lockFrames } = mixOf(node.model)?.loss ?? LOSS
+    if (this.gaps.since([end.device], tick) !== undefined) return { of: 'none', lost: 'black' }
+    const since = this.gaps.since(this.waysInto(end), tick, place ? lockFrames * place.clock.frame : 0)
+    if (since === undefined) return undefined
+    if (place && (shows === 'frozen' || tick - since < frames * place.clock.frame)) {
+      const before = this.seen(end, since - 1)
+      return before.of === 'held' || before.of === 'none' ? before : { of: 'held', picture: before }
+    }
+    return { of: 'none', lost: shows === 'colour' && place ? 'colour' : 'black' }
+  }
+
+  /** What must be there for a picture to come into an input: its own plug, and each device and plug on the way. */
+  private waysInto(end: LinkEnd): readonly string[] {
+    const key = socketKey(end.device, end.port)
+    const known = this.ways.get(key)
+    if (known) return known
+    const run = runInto(this.traced, end)
+    const between = (run?.links ?? []).flatMap(({ wire: { to } }) =>
+      to && to.node.id !== end.device ? [to.node.id, socketKey(to.node.id, to.portId)] : [],
+    )
+    const names = [key, ...(run?.origin ? [run.origin.device] : []), ...between]
+    this.ways.set(key, names)
+    return names
+  }
+  private readonly ways = new Map<string, readonly string[]>()
+
+  private clipAt(device: string, tick: number): ClipShown | undefined {
+    const begun = this.clips.get(device)?.findLast(one => one.tick <= tick)
+    const clip = begun?.clip === undefined ? undefined : own(this.traced.plan.clips, begun.clip)
+    if (!begun || !clip) return undefined
+    const node = this.traced.chain.nodes.get(device)
+    const preroll = node ? prerollFramesOf(node.model) * this.frameOf(device) : 0
+    const played = tick - begun.tick - preroll
+    if (played < 0) return { id: begun.clip!, at: 'pre-roll' }
+    if (clip.end === 'loop' || played < clip.lengthS * TICKS_PER_S) return { id: begun.clip!, at: 'plays' }
+    return clip.end === 'back' ? undefined : { id: begun.clip!, at: 'over' }
+  }
+
+  /** Frame time of what a source sends, ticks. */
+  private frameOf(device: string): number {
+    const run = this.traced.runs.find(({ beside, origin }) => !beside && origin?.device === device)
+    const rate = run?.links[0]?.signal?.format.rate
+    return frameTicks(rate ?? '25/1')
+  }
+
+  private presetAt(device: string, tick: number): string | undefined {
+    const moved = this.moves.get(device)?.findLast(one => one.tick <= tick)
+    return moved ? moved.preset : own(this.start.presets, device)
   }
 
   private contentAt(device: string, tick: number): Content | undefined {
@@ -206,6 +363,38 @@ export class Rehearsal {
     return seenIn(this.machineIn(device, frame)!, frame)
   }
 
+  /** What each switcher does in the frame that is under way at a tick, in the order of their ids. */
+  stands(tick: number): readonly MixState[] {
+    return [...this.places.keys()].sort().map(device => this.stateAt(device, tick))
+  }
+
+  /** What a source, or the way of a picture into an input, has lost at a tick. */
+  isLost(end: LinkEnd, tick: number): boolean {
+    return !this.gaps.none && this.gaps.since([...this.waysInto(end), end.device], tick) !== undefined
+  }
+
+  /** What a source shows, and whether it moves. */
+  sourceAt(device: string, tick: number): { readonly content: Content | undefined; readonly moving: boolean } {
+    return {
+      content: this.contentAt(device, tick),
+      moving: this.moves.get(device)?.findLast(one => one.tick <= tick)?.moving ?? false,
+    }
+  }
+
+  /** Devices without power, and inputs whose plug is drawn, at a tick. */
+  brokenAt(tick: number): LinkEndOrDevice[] {
+    return this.gaps.open(tick).map(name => {
+      const [device, port] = name.split('/') as [string, string | undefined]
+      return port === undefined ? { device } : { device, port }
+    })
+  }
+
+  /** How everything stands in the frames that are under way at a tick. */
+  stateOf(tick: number): ShowState {
+    const mixers = Object.fromEntries([...this.places.keys()].map(device => [device, this.stateAt(device, tick)]))
+    return { ...this.settled(), mixers }
+  }
+
   /** The state to which everything comes to rest, if nothing more happens. */
   settled(): ShowState {
     const mixers = Object.fromEntries(
@@ -218,7 +407,13 @@ export class Rehearsal {
     const outputs = Object.fromEntries(
       [...this.places].map(([device]) => [device, this.history.get(device)!.at(-1)!.machine.outputs]),
     )
-    return { ...this.start, mixers, outputs, contents: { ...this.start.contents, ...contents } }
+    const presets = { ...this.start.presets }
+    for (const device of this.moves.keys()) {
+      const preset = this.presetAt(device, Infinity)
+      if (preset === undefined) delete presets[device]
+      else presets[device] = preset
+    }
+    return { ...this.start, mixers, outputs, contents: { ...this.start.contents, ...contents }, presets }
   }
 
   /** Nothing is on its way in any switcher at a tick. */
@@ -228,3 +423,18 @@ export class Rehearsal {
     )
   }
 }
+
+interface LinkEndOrDevice {
+  readonly device: string
+  readonly port?: string
+}
+
+/** In the order of ticks; of two at one tick the later said counts. */
+function noted<T extends { readonly tick: number }>(map: Map<string, T[]>, device: string, one: T): void {
+  map.set(
+    device,
+    [...(map.get(device) ?? []), one].sort((a, b) => a.tick - b.tick),
+  )
+}
+
+const ms = (ticks: number): string => `${Math.round(ticks / TICKS_PER_MS)} ms`

@@ -55,12 +55,20 @@ export function withOverlay(
   return fits ? taken(state, { title: '', order: 0, keys: { [at]: { [keyer]: id } } }) : undefined
 }
 
-/** The safe shot on air, without overlays and not faded: what one key leads to from any state. */
-export const safeState = (traced: Traced, state: ShowState): ShowState | undefined => {
-  const safe = [...traced.chain.nodes.values()].find(
-    ({ model, device }) => model.role === 'source' && device.shot === 'safe',
-  )
-  if (!safe) return undefined
+/**
+ * The safe shot on air, without overlays and not faded: what one key leads to from any state. Where it does not come, the
+ * next camera that does.
+ */
+export const safeState = (
+  traced: Traced,
+  state: ShowState,
+  comes: (source: string) => boolean = () => true,
+): ShowState | undefined => {
+  const cameras = [...traced.chain.nodes.values()]
+    .filter(({ model, device }) => model.role === 'source' && device.shot !== undefined)
+    .sort(
+      (a, b) => Number(b.device.shot === 'safe') - Number(a.device.shot === 'safe') || a.device.order - b.device.order,
+    )
   const bare = Object.fromEntries(
     Object.entries(state.mixers).map(([device, { keys }]) => [
       device,
@@ -73,7 +81,11 @@ export const safeState = (traced: Traced, state: ShowState): ShowState | undefin
     keys: bare,
     faded: Object.fromEntries(Object.keys(state.mixers).map(device => [device, false])),
   })
-  return showing(traced, plain, safe.id)
+  for (const { id } of cameras) {
+    const there = comes(id) ? showing(traced, plain, id) : undefined
+    if (there) return there
+  }
+  return undefined
 }
 
 /** Sources that a picture shows on air, and those of them that lie over it. */

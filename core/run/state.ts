@@ -1,6 +1,7 @@
 import { type Feed, carriesPicture, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
-import { type Content, type Look, OFF, type Opening, own } from '#core/document'
+import { type Content, type LinkEnd, type Look, OFF, type Opening, own } from '#core/document'
+import type { Picture } from './compose'
 import { runInto } from './ends'
 
 /** What a switcher does at a moment; the optional parts only while something moves. */
@@ -19,8 +20,18 @@ export interface MixState {
   }
   /** Shares of keyers that come or go. */
   readonly shares?: Readonly<Record<string, number>>
+  /** Keyers of these that go. */
+  readonly going?: readonly string[]
+  /** Black goes: the picture comes back. */
+  readonly lifting?: true
   /** Share of black over all while it fades. */
   readonly black?: number
+}
+
+/** One of the plan's clips in a player: not yet at its first picture, under way, or past its end. */
+export interface ClipShown {
+  readonly id: string
+  readonly at: 'pre-roll' | 'plays' | 'over'
 }
 
 /** The chain as somebody sees it who takes its pictures: what each switcher shows in the frame that they get. */
@@ -29,6 +40,12 @@ export interface Seeing {
   /** What an output is pointed at, where that is not as the plan sets it. */
   readonly feed: (device: string, port: string) => Feed | undefined
   readonly content: (device: string) => Content | undefined
+  /** What an input shows in place of what comes to it: it lost its signal. */
+  readonly instead?: (end: LinkEnd) => Picture | undefined
+  readonly moving?: (device: string) => boolean
+  /** The position of a camera, where the looks name one. */
+  readonly preset: (device: string) => string | undefined
+  readonly clip?: (device: string) => ClipShown | undefined
   /** What an input of a switcher got when that frame was made. */
   readonly into: (device: string, port: string) => Seeing
 }
@@ -39,6 +56,7 @@ export function atRest(state: ShowState): Seeing {
     mixer: device => own(state.mixers, device),
     feed: (device, port) => own(own(state.outputs, device), port),
     content: device => own(state.contents, device),
+    preset: device => own(state.presets, device),
     into: () => rest,
   }
   return rest

@@ -1,10 +1,11 @@
 import { mixOf } from '#core/catalog'
 import { type Traced, isSwitcher } from '#core/chain'
 import { BLACK, type LinkEnd, type Look, OFF, type Want, own } from '#core/document'
-import { TICKS_PER_MS } from './clock'
+import { TICKS_PER_MS, TICKS_PER_S } from './clock'
 import { pictureAt } from './compose'
 import type { Command } from './machine'
-import type { Happening, Rehearsal } from './rehearsal'
+import type { Happening } from './happening'
+import type { Rehearsal } from './rehearsal'
 import { type ShowState, taken } from './state'
 
 /** One thing that must become otherwise, as a patch of the chain, and what is done for it. */
@@ -13,13 +14,17 @@ interface Act {
   readonly patch: Omit<Look, 'title' | 'order'>
   readonly command: Command | undefined
   readonly content?: NonNullable<Look['contents']>[string]
+  /** A camera that goes to a position: nobody may see it on the way. */
+  readonly preset?: string
 }
 
 export interface TakeStep {
   readonly device: string
   /** Acts of one switcher that are seen in one frame, or what a source is to show. */
   readonly happenings: readonly (
-    Omit<Extract<Happening, { command: Command }>, 'tick'> | Omit<Extract<Happening, { content: string }>, 'tick'>
+    | Omit<Extract<Happening, { command: Command }>, 'tick'>
+    | Omit<Extract<Happening, { content: string }>, 'tick'>
+    | Omit<Extract<Happening, { camera: 'moves' }>, 'tick'>
   )[]
   /** How the chain stands after it. */
   readonly state: ShowState
@@ -34,6 +39,15 @@ export interface Take {
   readonly presses: number
   /** What is seen on the way of a detour: an input, or black. */
   readonly cover?: string
+  /** Of a detour: what was found out about straight ways. */
+  readonly why?: Why
+}
+
+/** That there is no straight way: every state was tried; or so many, and none was found. */
+export interface Why {
+  readonly tried: 'all' | number
+  /** Devices that would have to change in one frame, which happens inside one switcher alone. */
+  readonly together: readonly string[]
 }
 
 /** A sink whose pictures somebody watches or keeps: by the input that is fed. */
@@ -81,6 +95,9 @@ function actsBetween(traced: Traced, old: ShowState, next: ShowState): Act[] {
   for (const [device, content] of Object.entries(next.contents))
     if (content !== own(old.contents, device))
       acts.push({ device, patch: { contents: { [device]: content } }, command: undefined, content })
+  for (const [device, preset] of Object.entries(next.presets))
+    if (preset !== own(old.presets, device))
+      acts.push({ device, patch: { presets: { [device]: preset } }, command: undefined, preset })
   return acts.filter(({ device }) => traced.chain.nodes.has(device))
 }
 
@@ -102,7 +119,139 @@ export function planTake(traced: Traced, old: ShowState, next: ShowState): Take 
   const [from, to] = [treesOf(traced, sinks, old), treesOf(traced, sinks, next)]
   const order = clean(traced, old, acts, sinks, from, to)
   if (order) return told('clean', traced, old, sinks, order)
-  return detour(traced, old, next, acts, sinks)
+  const { way, tried } = roundabout({ traced, old, next, acts, sinks, from, to })
+  if (way) return told('clean', traced, old, sinks, way)
+  return {
+    ...detour(traced, old, next, acts, sinks),
+    why: { tried, together: togetherOf(traced, old, acts, sinks, from, to) },
+  }
+}
+
+interface Task {
+  readonly traced: Traced
+  readonly old: ShowState
+  readonly next: ShowState
+  readonly acts: readonly Act[]
+  readonly sinks: readonly LinkEnd[]
+  readonly from: readonly string[]
+  readonly to: readonly string[]
+}
+
+/** The most states that are looked at for a way by pictures that neither the old look nor the new one asks for. */
+const MOST_STATES = 1500
+
+/**
+ * The fewest presses over all settled states that the switchers can be in: a feeder may stand on another input meanwhile,
+ * where nobody sees it. `tried` is `all` where every state that can be reached cleanly was looked at.
+ */
+function roundabout({ traced, old, next, acts, sinks, from, to }: Task): {
+  readonly way?: readonly (readonly Act[])[]
+  readonly tried: Why['tried']
+} {
+  const moves = movesOf(traced, old, acts)
+  const goal = keyOf(next)
+  const open: { state: ShowState; presses: number; way: readonly (readonly Act[])[]; trees: readonly string[] }[] = [
+    { state: old, presses: 0, way: [], trees: from },
+  ]
+  const best = new Map([[keyOf(old), 0]])
+  const allowed = (before: readonly string[], after: readonly string[], moving: boolean) =>
+    sinks.every((_, i) => after[i] === before[i] || (!moving && before[i] === from[i] && after[i] === to[i]))
+  for (let at = open.shift(); at; at = open.shift()) {
+    const here = keyOf(at.state)
+    if (here === goal) return { way: at.way, tried: 'all' }
+    if (best.get(here)! < at.presses) continue
+    if (best.size > MOST_STATES) return { tried: best.size }
+    for (const move of moves) {
+      const state = applied(at.state, move)
+      const key = keyOf(state)
+      const presses = at.presses + move.length
+      if (key === here || (best.get(key) ?? Infinity) <= presses) continue
+      const trees = treesOf(traced, sinks, state)
+      if (!allowed(at.trees, trees, move.some(isMove))) continue
+      best.set(key, presses)
+      const place = open.findIndex(one => one.presses > presses)
+      const one = { state, presses, way: [...at.way, move], trees }
+      if (place < 0) open.push(one)
+      else open.splice(place, 0, one)
+    }
+  }
+  return { tried: 'all' }
+}
+
+const isMove = ({ preset }: Act): boolean => preset !== undefined
+
+const keyOf = ({ mixers, outputs, contents, presets }: ShowState): string =>
+  JSON.stringify([
+    Object.entries(mixers).map(([id, { program, keys, faded }]) => [id, program, Object.entries(keys).sort(), faded]),
+    outputs,
+    contents,
+    presets,
+  ])
+
+/** Every set of presses of one device: each thing that differs to either of its values, and program to any lit input. */
+function movesOf(traced: Traced, old: ShowState, acts: readonly Act[]): Act[][] {
+  const back = acts.map((act): Act[] => {
+    const was = undone(old, act)
+    return was ? [act, was] : [act]
+  })
+  const devices = [...new Set([...Object.keys(old.mixers), ...acts.map(({ device }) => device)])]
+  return devices.flatMap(device => {
+    const changes = back.filter(([act]) => act!.device === device && act!.patch.program === undefined)
+    const programs = own(old.mixers, device)
+      ? traced.runs.flatMap(({ beside, lit, end }): Act[] =>
+          !beside && lit && end?.device === device
+            ? [
+                {
+                  device,
+                  patch: { program: { [device]: end.port } },
+                  command: { do: 'program', input: end.port },
+                },
+              ]
+            : [],
+        )
+      : []
+    const choices: (readonly (Act | undefined)[])[] = changes.slice(0, 4).map(two => [undefined, ...two])
+    const sets = [[undefined, ...programs], ...choices].reduce<Act[][]>(
+      (all, one) => all.flatMap(set => one.map(act => (act ? [...set, act] : set))),
+      [[]],
+    )
+    return sets.filter(set => set.length > 0)
+  })
+}
+
+/** What takes an act back to how it was. */
+function undone(old: ShowState, { device, command }: Act): Act | undefined {
+  const was = own(old.mixers, device)
+  if (!was || command?.do !== 'key') return undefined
+  const overlay = own(was.keys, command.keyer)
+  return {
+    device,
+    patch: { keys: { [device]: { [command.keyer]: overlay ?? OFF } } },
+    command: { do: 'key', keyer: command.keyer, overlay },
+  }
+}
+
+/** Devices of which each alone shows somebody a wrong picture, while all together show none. */
+function togetherOf(
+  traced: Traced,
+  old: ShowState,
+  acts: readonly Act[],
+  sinks: readonly LinkEnd[],
+  from: readonly string[],
+  to: readonly string[],
+): string[] {
+  const devices = [...new Set(acts.map(({ device }) => device))]
+  return devices.filter(device => {
+    const trees = treesOf(
+      traced,
+      sinks,
+      applied(
+        old,
+        acts.filter(act => act.device === device),
+      ),
+    )
+    return trees.some((tree, i) => tree !== from[i] && tree !== to[i])
+  })
 }
 
 /** Breadth first over the sets of acts that are done; undefined where no order is clean. */
@@ -131,8 +280,10 @@ function clean(
     trees.set(mask, made)
     return made
   }
-  const allowed = (before: readonly string[], after: readonly string[]) =>
-    sinks.every((_, i) => after[i] === before[i] || (before[i] === from[i] && after[i] === to[i]))
+  const moves = acts.reduce((mask, act, i) => (isMove(act) ? mask | (1 << i) : mask), 0)
+  // A camera that goes to its place is seen by nobody; all else may bring the new picture.
+  const allowed = (before: readonly string[], after: readonly string[], moving: boolean) =>
+    sinks.every((_, i) => after[i] === before[i] || (!moving && before[i] === from[i] && after[i] === to[i]))
   const came = new Map<number, { from: number; group: number }>([[0, { from: -1, group: 0 }]])
   const queue = [0]
   for (let mask = queue.shift(); mask !== undefined; mask = queue.shift()) {
@@ -145,7 +296,7 @@ function clean(
     for (const group of groups) {
       const now = group & ~mask
       const after = mask | now
-      if (now === 0 || came.has(after) || !allowed(seenAt(mask), seenAt(after))) continue
+      if (now === 0 || came.has(after) || !allowed(seenAt(mask), seenAt(after), (now & moves) !== 0)) continue
       came.set(after, { from: mask, group: now })
       queue.push(after)
     }
@@ -188,6 +339,7 @@ function told(
           ? [{ device, command: commands.length === 1 ? commands[0]! : { do: 'all' as const, commands } }]
           : []),
         ...acts.flatMap(({ content }) => (content ? [{ device, content }] : [])),
+        ...acts.flatMap(({ preset }) => (preset === undefined ? [] : [{ device, camera: 'moves' as const, preset }])),
       ],
       state,
       changes: [...new Set(sinks.filter((_, i) => before[i] !== after[i]).map(end => end.device))],
@@ -264,14 +416,26 @@ function coverOf(traced: Traced, device: string): string {
 const latencyMs = (traced: Traced, device: string): number =>
   2 * Math.max(0, ...(mixOf(traced.chain.nodes.get(device)!.model)?.surfaces ?? []).map(surface => surface.latencyMs))
 
+/** From the press on a position until a moved camera stands and is fit for a take, ticks: typically 3 s. */
+const MOVE_TICKS = 3 * TICKS_PER_S
+/** From the word to whoever works a source until it shows something else, and everybody sees that. */
+const TOLD_TICKS = TICKS_PER_S / 2
+
 /** The steps as happenings of a run that begins at a tick: each when the one before has arrived everywhere. */
 export function happeningsOf(take: Take, rehearsal: Rehearsal, tick: number): Happening[] {
   let at = tick
   return take.steps.flatMap(({ device, happenings }) => {
-    const here = happenings.map((one): Happening => ({ ...one, tick: at }) as Happening)
+    const here = happenings.flatMap((one): Happening[] =>
+      'camera' in one
+        ? [
+            { ...one, tick: at },
+            { device, tick: at + MOVE_TICKS, camera: 'settled' },
+          ]
+        : [{ ...one, tick: at } as Happening],
+    )
     if (rehearsal.clockOf(device))
       at += rehearsal.settleTicks(device) + Math.round(latencyMs(rehearsal.traced, device) * TICKS_PER_MS)
-    else at += TICKS_PER_MS * 500
+    else at += happenings.some(one => 'camera' in one) ? MOVE_TICKS + TOLD_TICKS : TOLD_TICKS
     return here
   })
 }

@@ -1,24 +1,33 @@
 import type { Traced } from '#core/chain'
 import { own } from '#core/document'
 import { listWords } from '#core/words'
-import { type Picture, shownIn } from './compose'
+import type { Picture } from './compose'
 
 /** Nothing comes, or what is at the bottom of it does not. */
 export const isDark = (picture: Picture): boolean =>
-  picture.of === 'none' || (picture.of === 'mix' && isDark(picture.layers[0]!.picture))
+  picture.of === 'none' ||
+  (picture.of === 'held' && isDark(picture.picture)) ||
+  (picture.of === 'mix' && isDark(picture.layers[0]!.picture))
 
 /** "Close camera with Names over it"; of tiles how many; of nothing that. */
 export function wordsOf(traced: Traced, picture: Picture): string {
   const name = (id: string) => traced.chain.nodes.get(id)?.device.name ?? id
-  if (picture.of === 'none') return 'dark'
+  if (picture.of === 'none') return picture.lost === 'colour' ? 'a plain colour, without signal' : 'dark'
+  if (picture.of === 'held') return `${wordsOf(traced, picture.picture)}, standing still without signal`
   if (picture.of === 'black') return 'black'
   if (picture.of === 'loop') return `${name(picture.device)} shows itself`
   if (picture.of === 'tiles') return `${picture.tiles.length} tiles`
-  if (picture.of === 'source') return name(picture.device) + (picture.content ? `, ${picture.content}` : '')
+  if (picture.of === 'source') return name(picture.device) + stateWords(traced, picture)
   const [background, ...keys] = picture.layers
-  const shown = shownIn(background!.picture)
-  const base = background!.picture.of === 'mix' ? wordsOf(traced, background!.picture) : undefined
-  const words = base ?? (shown.length ? name(shown[0]!.device) : wordsOf(traced, background!.picture))
+  const words = wordsOf(traced, background!.picture)
   const over = keys.map(({ overlay }) => own(traced.plan.overlays, overlay)?.title ?? 'a key')
   return over.length ? `${words} with ${listWords(over)}` : words
+}
+
+function stateWords({ plan }: Traced, { content, moving, clip }: Extract<Picture, { of: 'source' }>): string {
+  const title = clip && own(plan.clips, clip.id)?.title
+  const played = { 'pre-roll': `${title}, not yet begun`, 'plays': title, 'over': `${title}, past its end` }
+  return [content, moving ? 'moving' : undefined, clip && played[clip.at]]
+    .map(word => (word ? `, ${word}` : ''))
+    .join('')
 }

@@ -73,6 +73,7 @@ const LARGE: Row = {
   stillFrames: 8,
   bootS: 25,
   surfaces: [full, computer, tablet, pad],
+  loss: { shows: 'frozen', frames: 4, lockFrames: 4 },
 }
 
 export const MIXES: Readonly<Record<string, Row>> = {
@@ -126,6 +127,7 @@ export const MIXES: Readonly<Record<string, Row>> = {
     longName: 0,
     bootS: 3,
     surfaces: [panel('picture in picture', 'standard')],
+    loss: { shows: 'colour', frames: 1, lockFrames: 25 },
     inset: 'in-2',
   },
   // Scenes with layers: each layer over the picture is a keyer; all is worked at the computer itself.

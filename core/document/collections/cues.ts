@@ -10,8 +10,11 @@ export interface Cue {
   readonly by?: string
   /** The look that is taken. */
   readonly look?: string
-  /** The clip that is played, and for how long its picture is wanted, s. */
+  /** The clip that is played. */
   readonly clip?: string
+  /** The macro that is fired. */
+  readonly macro?: string
+  /** For how long its picture is wanted, until the next cue, s. */
   readonly lastsS?: number
   /** The cue of which this takes back what it did. */
   readonly back?: string
@@ -31,6 +34,7 @@ export const cues = collection<Cue>({
     by: ref('slug'),
     look: ref('slug'),
     clip: ref('slug'),
+    macro: ref('slug'),
     lastsS: number(0.1, 86_400),
     back: ref('slug'),
   }),

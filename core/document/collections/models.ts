@@ -134,6 +134,11 @@ const mix = object(
       SURFACES.length,
       1,
     ),
+    loss: object(['shows', 'frames', 'lockFrames'], {
+      shows: oneOf(['black', 'frozen', 'colour']),
+      frames: whole(0, 1000),
+      lockFrames: whole(0, 1000),
+    }),
   },
 )
 
@@ -199,6 +204,7 @@ export const models = collection<Model>({
     warm: said,
     dc: object(['minV', 'maxV'], { minV: number(1, 400), maxV: number(1, 400) }),
     unswitched: said,
+    prerollFrames: whole(0, 1000),
     supply: oneOf(['mains', 'usb', 'battery', 'none']),
     priceMinor: whole(0, 1e9),
   }),

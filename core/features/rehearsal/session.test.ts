@@ -26,7 +26,7 @@ describe('a rehearsal', () => {
       ['Wide, gallery', undefined],
       ['Remote referee', undefined],
     ])
-    expect(after.sources.referee).toEqual({ onAir: true, over: false })
+    expect(after.sources.referee).toEqual({ onAir: true, over: false, next: false, lost: false, moving: false })
     expect(after.sources.wide!.onAir).toBe(false)
   })
   it('marks the frames that are wrong where both are pressed by hand at once', () => {

@@ -1,92 +1,85 @@
-import { portsOf, carriesPicture, mixOf } from '#core/catalog'
-import { type Traced, endName, isSwitcher, lastSwitchers, tracedOf } from '#core/chain'
-import { type LinkEnd, type Look, type Plan, own } from '#core/document'
-import { type Scene, scenesOf } from '#core/picture'
+import { mixOf } from '#core/catalog'
+import { type Traced, isSwitcher, lastSwitchers, tracedOf } from '#core/chain'
 import {
-  callsOf,
+  type LinkEnd,
+  type Look,
+  type Macro,
+  type MacroStep,
+  MOST_STEPS,
+  type Plan,
+  canonicalPlan,
+  own,
+} from '#core/document'
+import {
   type Command,
+  type Event,
   type Happening,
   type Picture,
   Rehearsal,
+  type RunLog,
   type ShowState,
+  TICKS_PER_MS,
   TICKS_PER_S,
   type Take,
-  frameTicks,
+  digest,
+  fingerprint,
   happeningsOf,
+  isDark,
   judgedSinks,
+  levelsAt,
   momentsOf,
   pictureAt,
   planTake,
-  runInto,
+  routeTo,
   safeState,
   seededChances,
   showing,
+  shownIn,
+  stepsOf,
   taken,
   tallyOf,
   withOverlay,
   wordsOf,
 } from '#core/run'
 import { listWords } from '#core/words'
-
-/** What the stage is made of: all that stays while a run goes on. */
-export interface Stage {
-  readonly sources: readonly {
-    readonly device: string
-    readonly name: string
-    /** Its number over the whole chain. */
-    readonly call: number
-    /** The switcher and input by which it is called. */
-    readonly at: string
-  }[]
-  readonly switchers: readonly {
-    readonly device: string
-    readonly name: string
-    readonly last: boolean
-    readonly inputs: readonly {
-      readonly port: string
-      readonly number: string
-      readonly name: string
-      readonly from?: string
-    }[]
-    readonly keyers: readonly {
-      readonly number: string
-      readonly title: string
-      readonly overlays: readonly string[]
-    }[]
-    readonly fades: boolean
-  }[]
-  readonly sinks: readonly {
-    readonly device: string
-    readonly port: string
-    readonly name: string
-    readonly judged: boolean
-  }[]
-  readonly overlays: readonly { readonly id: string; readonly title: string }[]
-  readonly looks: readonly { readonly id: string; readonly title: string }[]
-  readonly moments: readonly { readonly index: number; readonly title: string }[]
-  readonly scenes: Readonly<Record<string, Scene>>
-  /** Frames of the show in a second, and a frame of it, ticks. */
-  readonly frame: number
-}
-
-/** A stretch of time in which a sink showed one thing. */
-export interface Shown {
-  readonly tick: number
-  readonly words: string
-  /** Neither what it showed before nor what it was to show: for so many frames. */
-  readonly wrong?: number
-}
+import { eventWords, takeWords } from './say'
+import { type Stage, stageOf } from './stage'
+import { type Shown, Watch } from './watch'
 
 /** What stands in the log of the run. */
 export interface Line {
   readonly tick: number
   readonly words: string
   readonly refused?: string
+  /** It was done, but not as a hand can. */
+  readonly doubt?: string
+}
+
+/** Something that is broken now. */
+export interface Broken {
+  readonly device: string
+  /** The plug at this input; absent, the power. */
+  readonly port?: string
+  readonly words: string
 }
 
 export interface Now {
   readonly tick: number
-  readonly sources: Readonly<Record<string, { readonly onAir: boolean; readonly over: boolean }>>
+  readonly sources: Readonly<
+    Record<
+      string,
+      {
+        readonly onAir: boolean
+        readonly over: boolean
+        /** On the preview of the last switcher. */
+        readonly next: boolean
+        /** Its picture does not come. */
+        readonly lost: boolean
+        readonly moving: boolean
+        readonly content?: string
+      }
+    >
+  >
   /** By switcher: program, preview, lit keyers, faded, and how far a transition is. */
   readonly switchers: Readonly<
     Record<
@@ -97,6 +90,7 @@ export interface Now {
         readonly keys: Readonly<Record<string, string>>
         readonly faded: boolean
         readonly share?: number
+        readonly off: boolean
       }
     >
   >
@@ -106,6 +100,11 @@ export interface Now {
   readonly history: readonly (readonly Shown[])[]
   readonly log: readonly Line[]
   readonly settled: boolean
+  readonly broken: readonly Broken[]
+  /** Sinks with an audience, and those of them to which a picture comes. */
+  readonly arrive: readonly [now: number, all: number]
+  /** Frames in all that were wrong. */
+  readonly wrong: number
 }
 
 /** How a take is to be seen. */
@@ -121,117 +120,177 @@ export interface Planned {
   readonly words: string
   /** What is seen if all is pressed at once, in words; absent where nothing wrong is. */
   readonly hasty?: string
+  /** Why it cannot be seen before it is on air, and where it can be looked at instead. */
+  readonly unseen?: string
 }
 
 export type Target =
   | { readonly source: string }
   | { readonly overlay: string }
   | { readonly look: string }
+  | { readonly macro: string }
   | { readonly safe: true }
   | { readonly faded: boolean }
 
-/** A picture that stands between two others for less than this is taken for a flash, ticks: half a second. */
-const LEAST_TICKS = TICKS_PER_S / 2
-const MOST_SHOWN = 400
+/** A run in figures, to be held beside another. */
+export interface Summary {
+  readonly seconds: number
+  readonly presses: number
+  readonly refused: number
+  /** By sink with an audience: how often its picture changed, and how many frames were wrong. */
+  readonly sinks: readonly { readonly name: string; readonly changes: number; readonly wrong: number }[]
+  readonly lines: readonly Line[]
+  readonly fingerprint: string
+}
+
+/** By whom, and from where, a press comes. */
+export type Hand = Pick<Extract<Happening, { command: Command }>, 'surface' | 'person'>
+
+interface Aim {
+  readonly tick: number
+  readonly target: Target
+}
+
+/** What is kept of a run besides its events: what was meant, and when. */
+export type Kept = RunLog & { readonly aims: readonly Aim[] }
 
 /** A rehearsal that is worked: what is pressed becomes happenings, what is seen is told. Ticks only ever rise. */
 export class Session {
   readonly traced: Traced
   readonly stage: Stage
-  private rehearsal: Rehearsal
-  private log: Line[] = []
+  private readonly rehearsal: Rehearsal
+  private readonly watch: Watch
+  private lines: (Line & { readonly index: number })[] = []
+  private events: Happening[] = []
+  private aims: Aim[] = []
   private readonly ends: readonly LinkEnd[]
-  private shown: Shown[][] = []
-  private trees: string[] = []
-  private scanned = 0
   private now = 0
+  private aimed = ''
 
   constructor(
-    plan: Plan,
-    moment = 0,
+    private readonly written: Plan,
+    private readonly moment = 0,
     private readonly seed = 1,
   ) {
-    this.traced = tracedOf(plan)
+    this.traced = tracedOf(this.written)
     this.stage = stageOf(this.traced)
     this.ends = this.stage.sinks.map(({ device, port }) => ({ device, port }))
     const moments = momentsOf(this.traced)
     this.rehearsal = new Rehearsal(this.traced, (moments[moment] ?? moments[0])!.state, seededChances(seed))
-    this.shown = this.ends.map(() => [])
-    this.trees = this.ends.map(() => '')
-    this.scan(0)
+    this.watch = new Watch(
+      this.traced,
+      this.rehearsal,
+      this.stage.sinks.map(({ device, port, judged }) => ({ end: { device, port }, judged })),
+      this.stage.frame,
+    )
+    this.watch.scan(0)
   }
 
-  /** A command by hand, at once. */
-  press(device: string, command: Command, tick: number): void {
+  /** A run that was kept, up to two seconds after its last event. */
+  static again(plan: Plan, log: RunLog & { readonly aims?: readonly Aim[] }): Session {
+    const session = new Session(plan, log.moment, log.seed)
+    const happened = [...log.events].sort((a, b) => a.tick - b.tick)
+    const aims = [...(log.aims ?? [])].sort((a, b) => a.tick - b.tick)
+    for (const one of happened) {
+      while (aims[0] && aims[0].tick <= one.tick) session.aim(aims.shift()!.target, one.tick)
+      session.until(one.tick)
+      session.happen([one])
+    }
+    session.until((happened.at(-1)?.tick ?? 0) + 2 * TICKS_PER_S)
+    return session
+  }
+
+  /** A command by hand, at once. With what is meant by it, what everybody sees is held against that. */
+  press(device: string, command: Command, tick: number, hand: Hand = {}, meant?: Target): void {
     this.at(tick)
-    this.happen([{ tick: this.now, device, command, words: this.wordsOf(device, command) }])
+    this.meant(meant)
+    this.happen([{ tick: this.now, device, command, ...hand }])
+  }
+
+  /** Anything else that happens: a plug, power, a camera, a page, a clip, a mark. */
+  event(device: string, event: Event, tick: number): void {
+    this.at(tick)
+    this.happen([{ tick: this.now, device, ...event }])
   }
 
   /** The planned way to a target; nothing is done. */
   plan(target: Target): Planned | undefined {
+    if ('macro' in target) return this.planMacro(target.macro)
     const from = this.rehearsal.settled()
     const to = this.stateOf(from, target)
     if (!to) return undefined
     const take = planTake(this.traced, from, to)
     const hasty = this.hasty(take, from, to)
+    const unseen = 'source' in target ? this.unseen(from, target.source) : undefined
     return {
       kind: take.kind,
       presses: take.presses,
-      words: this.takeWords(take),
+      words: takeWords(this.traced, take),
       ...(hasty === undefined ? {} : { hasty }),
+      ...(unseen === undefined ? {} : { unseen }),
     }
   }
 
   /** The planned way is gone, each step when the one before has arrived. False where there is none. */
   take(target: Target, tick: number, way: Way = { mix: 1 }): boolean {
     this.at(tick)
+    if ('macro' in target) {
+      const macro = own(this.traced.plan.macros, target.macro)
+      if (!macro) return false
+      this.meant(undefined)
+      this.happen([{ tick: this.now, device: macro.at, macro: target.macro }])
+      return true
+    }
     const from = this.rehearsal.settled()
     const to = this.stateOf(from, target)
     if (!to) return false
     const take = planTake(this.traced, from, to)
     if (take.kind === 'nothing') return true
-    const happenings = happeningsOf(take, this.rehearsal, this.now).map((one): Happening =>
-      'command' in one
-        ? { ...one, command: mixing(one.command, way), words: this.wordsOf(one.device, mixing(one.command, way)) }
-        : one,
+    if (take.kind === 'clean') this.meant(target, from)
+    else this.meant(undefined)
+    this.happen(
+      happeningsOf(take, this.rehearsal, this.now).map((one): Happening =>
+        'command' in one ? { ...one, command: this.mixing(one.device, one.command, way) } : one,
+      ),
     )
-    this.happen(happenings)
     return true
   }
 
   /** As everything stands at a tick. */
   look(tick: number): Now {
-    this.at(tick)
-    this.scan(tick)
+    this.until(tick)
     const pictures = this.ends.map(end => this.rehearsal.seen(end, tick))
     const judged = pictures.filter((_, i) => this.stage.sinks[i]!.judged)
     const { onAir, over } = tallyOf(judged)
-    const switchers = Object.fromEntries(
-      this.stage.switchers.map(({ device }) => {
-        const { program, preview, keys, faded, incoming } = this.rehearsal.stateAt(device, tick)
-        return [
-          device,
-          {
-            ...(program === undefined ? {} : { program }),
-            ...(preview === undefined ? {} : { preview }),
-            keys,
-            faded,
-            ...(incoming ? { share: incoming.share } : {}),
-          },
-        ]
-      }),
-    )
+    const next = this.previewed(tick)
+    const shown = new Map(pictures.flatMap(picture => shownIn(picture)).map(one => [one.device, one]))
     return {
       tick,
       sources: Object.fromEntries(
-        this.stage.sources.map(({ device }) => [device, { onAir: onAir.has(device), over: over.has(device) }]),
+        this.stage.sources.map(({ device }) => {
+          const { content, moving } = this.rehearsal.sourceAt(device, tick)
+          return [
+            device,
+            {
+              onAir: onAir.has(device),
+              over: over.has(device),
+              next: next.has(device),
+              lost: !this.comes(device, tick),
+              moving,
+              ...((content ?? shown.get(device)?.content) ? { content: content ?? shown.get(device)!.content! } : {}),
+            },
+          ]
+        }),
       ),
-      switchers,
+      switchers: this.switchersAt(tick),
       pictures,
       words: pictures.map(picture => wordsOf(this.traced, picture)),
-      history: this.shown,
-      log: this.log.filter(line => line.tick <= tick).slice(-60),
-      settled: this.rehearsal.isSettledAt(tick),
+      history: this.watch.history,
+      log: this.lines.filter(line => line.tick <= tick).slice(-60),
+      settled: this.rehearsal.isSettledAt(tick) && this.watch.arrived,
+      broken: this.brokenAt(tick),
+      arrive: [judged.filter(picture => !isDark(picture)).length, judged.length],
+      wrong: this.watch.wrong,
     }
   }
 
@@ -240,9 +299,18 @@ export class Session {
     return this.rehearsal.seen(this.ends[sink]!, tick)
   }
 
+  /** What is heard at a sink, loudest first: the devices that make it and how loud, 0 .. 1. */
+  heard(sink: number, tick: number): { readonly device: string; readonly name: string; readonly level: number }[] {
+    const state = this.rehearsal.stateOf(tick)
+    return [...levelsAt(this.traced, state, this.ends[sink]!)]
+      .filter(([device]) => !this.rehearsal.isOff(device, tick))
+      .map(([device, level]) => ({ device, name: own(this.traced.plan.devices, device)?.name ?? device, level }))
+      .sort((a, b) => b.level - a.level || (a.name < b.name ? -1 : 1))
+  }
+
   /** What stands now as a look of the whole chain. */
   asLook(title: string, order: number): Look {
-    const { mixers, contents } = this.rehearsal.settled()
+    const { mixers, contents, presets } = this.rehearsal.settled()
     const program = Object.fromEntries(
       Object.entries(mixers).flatMap(([id, mix]) => (mix.program === undefined ? [] : [[id, mix.program]])),
     )
@@ -264,12 +332,176 @@ export class Session {
       ...(Object.keys(keys).length ? { keys } : {}),
       faded,
       ...(Object.keys(contents).length ? { contents } : {}),
+      ...(Object.keys(presets).length ? { presets } : {}),
     }
   }
 
+  /** What was pressed between two ticks as a macro of a switcher, or as a button of a controller; undefined where nothing was. */
+  asMacro(title: string, order: number, holder: string, from: number, to: number): Macro | undefined {
+    const pressed = this.events.filter(
+      (one): one is Extract<Happening, { command: Command }> =>
+        'command' in one && one.tick >= from && one.tick <= to && !this.isRefused(one),
+    )
+    const node = this.traced.chain.nodes.get(holder)
+    const frame = node && isSwitcher(node) ? this.rehearsal.clockOf(holder)?.frame : undefined
+    const steps: MacroStep[] = []
+    pressed.forEach((one, i) => {
+      const gap = i === 0 ? 0 : one.tick - pressed[i - 1]!.tick
+      if (frame !== undefined) {
+        const frames = Math.round(gap / frame)
+        if (frames > 0) steps.push({ do: 'wait', frames })
+      } else if (gap >= TICKS_PER_MS) steps.push({ do: 'wait', ms: Math.min(600_000, Math.round(gap / TICKS_PER_MS)) })
+      steps.push(...stepsOf(one.command, one.device === holder ? undefined : one.device))
+    })
+    return steps.length ? { title, order, at: holder, steps: steps.slice(0, MOST_STEPS) } : undefined
+  }
+
+  /** The switchers that were worked between two ticks. */
+  worked(from: number, to: number): string[] {
+    return [
+      ...new Set(
+        this.events.flatMap(one => ('command' in one && one.tick >= from && one.tick <= to ? [one.device] : [])),
+      ),
+    ]
+  }
+
+  /** The run so far, as it is kept. */
+  kept(): Kept {
+    return {
+      version: 1,
+      plan: digest(canonicalPlan(this.written)),
+      seed: this.seed,
+      moment: this.moment,
+      events: this.events,
+      aims: this.aims,
+    }
+  }
+
+  summary(): Summary {
+    const { now } = this
+    return {
+      seconds: now / TICKS_PER_S,
+      presses: this.events.filter(one => 'command' in one || 'macro' in one).length,
+      refused: this.rehearsal.refused.filter(({ done }) => !done).length,
+      sinks: this.stage.sinks.flatMap(({ name, judged }, i) => {
+        const shown = this.watch.history[i]!
+        const wrong = shown.reduce((sum, one) => sum + (one.wrong ?? 0), 0)
+        return judged ? [{ name, changes: shown.length - 1, wrong }] : []
+      }),
+      lines: this.lines,
+      fingerprint: fingerprint(this.rehearsal, this.ends, now),
+    }
+  }
+
+  private until(tick: number): void {
+    this.at(tick)
+    this.watch.scan(tick)
+    const taken = this.watch.arrived
+    if (taken && this.aimed && this.rehearsal.isSettledAt(tick)) this.aimed = ''
+  }
+
+  private isRefused(one: Happening): boolean {
+    const index = this.events.indexOf(one)
+    return this.rehearsal.refused.some(refusal => refusal.index === index && !refusal.done)
+  }
+
+  /** What is meant from now on; nothing, and the sinks are only watched for what may never be seen. */
+  private meant(target: Target | undefined, from = this.rehearsal.settled()): void {
+    const name = target ? JSON.stringify(target) : ''
+    if (!target) {
+      this.aimed = ''
+      this.watch.free()
+    } else if (name !== this.aimed) {
+      this.aims.push({ tick: this.now, target })
+      this.aim(target, this.now, from)
+    }
+  }
+
+  private aim(target: Target, tick: number, from = this.rehearsal.settled()): void {
+    const to = this.stateOf(from, target)
+    if (!to) return
+    this.watch.scan(tick)
+    this.watch.aim(from, to)
+    this.aimed = JSON.stringify(target)
+  }
+
+  /** A cut of program becomes a mix of so many frames, with the keys before the mix that change with it. */
+  private mixing(device: string, command: Command, { mix }: Way): Command {
+    const commands = command.do === 'all' ? command.commands : [command]
+    const program = commands.find(one => one.do === 'program')
+    if (mix <= 1 || !program || program.input === 'black') return command
+    const can = mixOf(this.traced.chain.nodes.get(device)!.model)
+    const frames = Math.min(mix, can?.longest ?? mix)
+    const inMix = commands.filter(
+      one => one.do === 'key' && can?.keyers[Number(one.keyer) - 1]?.place === 'before',
+    ) as Extract<Command, { do: 'key' }>[]
+    const rest = commands.filter(one => one !== program && !inMix.some(key => key === one))
+    const keys = Object.fromEntries(inMix.map(({ keyer, overlay }) => [keyer, overlay ?? 'off']))
+    return {
+      do: 'all',
+      commands: [
+        { do: 'preview', input: program.input },
+        { do: 'auto', style: 'mix', frames, ...(inMix.length ? { keys } : {}) },
+        ...rest.map((one): Command => (one.do === 'key' ? { ...one, frames } : one)),
+      ],
+    }
+  }
+
+  private switchersAt(tick: number): Now['switchers'] {
+    return Object.fromEntries(
+      this.stage.switchers.map(({ device }) => {
+        const { program, preview, keys, faded, incoming } = this.rehearsal.stateAt(device, tick)
+        return [
+          device,
+          {
+            ...(program === undefined ? {} : { program }),
+            ...(preview === undefined ? {} : { preview }),
+            keys,
+            faded,
+            off: this.rehearsal.isOff(device, tick),
+            ...(incoming ? { share: incoming.share } : {}),
+          },
+        ]
+      }),
+    )
+  }
+
+  /** Sources that the last switchers have on preview, through feeders too. */
+  private previewed(tick: number): ReadonlySet<string> {
+    const found = new Set<string>()
+    for (const { device, last } of this.stage.switchers) {
+      const { preview } = this.rehearsal.stateAt(device, tick)
+      if (!last || preview === undefined || preview === 'black') continue
+      for (const one of shownIn(this.rehearsal.seen({ device, port: preview }, tick))) found.add(one.device)
+    }
+    return found
+  }
+
+  /** Its picture comes to a last switcher, as far as nothing on its way is broken. */
+  private comes(source: string, tick: number): boolean {
+    const routes = lastSwitchers(this.traced)
+      .map(node => routeTo(this.traced, node, source))
+      .filter(route => route !== undefined)
+    return (
+      routes.length === 0 ||
+      routes.some(route =>
+        Object.entries(route).every(([device, port]) => !this.rehearsal.isLost({ device, port }, tick)),
+      )
+    )
+  }
+
+  private brokenAt(tick: number): Broken[] {
+    return this.rehearsal.brokenAt(tick).map(({ device, port }) => ({
+      device,
+      ...(port === undefined ? {} : { port }),
+      words: eventWords(this.traced, device, port === undefined ? { power: 'off' } : { signal: 'lost', port }),
+    }))
+  }
+
   private stateOf(from: ShowState, target: Target): ShowState | undefined {
+    if ('macro' in target) return undefined
     if ('source' in target) return showing(this.traced, from, target.source)
-    if ('safe' in target) return safeState(this.traced, from)
+    if ('safe' in target) return safeState(this.traced, from, source => this.comes(source, this.now))
     if ('look' in target) {
       const look = own(this.traced.plan.looks, target.look)
       return look && taken(from, look)
@@ -278,15 +510,19 @@ export class Session {
       const [last] = lastSwitchers(this.traced)
       return last && taken(from, { title: '', order: 0, faded: { [last.id]: target.faded } })
     }
-    // Where it is lit it goes; else into the keyer that a look gives it, else into the first that is free and fits.
+    return this.overlaid(from, target.overlay)
+  }
+
+  /** Where it is lit it goes; else into the keyer that a look gives it, else into the first that is free and fits. */
+  private overlaid(from: ShowState, overlay: string): ShowState | undefined {
     for (const { device, keyers } of this.stage.switchers)
       for (const { number } of keyers) {
         const there = own(own(from.mixers, device)?.keys, number)
-        if (there === target.overlay) return withOverlay(this.traced, from, target.overlay, device, number)
+        if (there === overlay) return withOverlay(this.traced, from, overlay, device, number)
       }
     const given = Object.values(this.traced.plan.looks).flatMap(({ keys }) =>
       Object.entries(keys ?? {}).flatMap(([device, numbers]) =>
-        Object.entries(numbers).flatMap(([number, id]) => (id === target.overlay ? [{ device, number }] : [])),
+        Object.entries(numbers).flatMap(([number, id]) => (id === overlay ? [{ device, number }] : [])),
       ),
     )
     const last = lastSwitchers(this.traced).map(({ id }) => id)
@@ -296,12 +532,12 @@ export class Session {
         keyers
           .filter(
             ({ number, overlays }) =>
-              overlays.includes(target.overlay) && own(own(from.mixers, device)?.keys, number) === undefined,
+              overlays.includes(overlay) && own(own(from.mixers, device)?.keys, number) === undefined,
           )
           .map(({ number }) => ({ device, number })),
       )
     for (const { device, number } of [...given, ...free]) {
-      const state = withOverlay(this.traced, from, target.overlay, device, number)
+      const state = withOverlay(this.traced, from, overlay, device, number)
       if (state) return state
     }
     return undefined
@@ -312,40 +548,46 @@ export class Session {
   }
 
   private happen(happenings: readonly Happening[]): void {
-    const before = this.rehearsal.refused.length
-    this.rehearsal.happen(happenings)
-    const refusals = this.rehearsal.refused.slice(before)
-    happenings.forEach((one, i) => {
-      const refused = refusals.find(({ index }) => index === this.rehearsal.count - happenings.length + i)?.words
-      this.log.push({ tick: one.tick, words: one.words ?? '', ...(refused === undefined ? {} : { refused }) })
-    })
-    this.log.sort((a, b) => a.tick - b.tick)
+    const first = this.rehearsal.count
+    const said = happenings.map(one => (one.words === undefined ? { ...one, words: this.words(one) } : one))
+    this.rehearsal.happen(said)
+    this.events.push(...said)
+    this.lines.push(...said.map((one, i) => ({ index: first + i, tick: one.tick, words: one.words ?? '' })))
+    // A press that comes before others may change what was refused of those.
+    this.lines = this.lines
+      .map(({ index, tick, words }) => {
+        const refusal = this.rehearsal.refused.find(one => one.index === index)
+        return {
+          index,
+          tick,
+          words,
+          ...(refusal ? (refusal.done ? { doubt: refusal.words } : { refused: refusal.words }) : {}),
+        }
+      })
+      .sort((a, b) => a.tick - b.tick || a.index - b.index)
   }
 
-  /** Notes what each sink shows, frame by frame, up to a tick. */
-  private scan(tick: number): void {
-    const { frame } = this.stage
-    // What nobody waited for is passed over: only the last minute is kept.
-    if (tick - this.scanned > 60 * TICKS_PER_S) this.scanned = tick - 60 * TICKS_PER_S
-    for (let at = this.scanned; at <= tick; at += frame) {
-      this.ends.forEach((end, i) => {
-        const picture = this.rehearsal.seen(end, at)
-        const tree = JSON.stringify(bare(picture))
-        if (tree === this.trees[i]) return
-        this.trees[i] = tree
-        const list = this.shown[i]!
-        const last = list.at(-1)
-        const stood = last ? (at - last.tick) / frame : Infinity
-        const between =
-          list.length > 1 && stood * frame < LEAST_TICKS && !isMoving(picture) && !last!.words.includes(MOVING)
-        if (between) list[list.length - 1] = { ...last!, wrong: Math.round(stood) }
-        list.push({
-          tick: at,
-          words: isMoving(picture) ? `${wordsOf(this.traced, picture)}${MOVING}` : wordsOf(this.traced, picture),
-        })
-        if (list.length > MOST_SHOWN) list.shift()
-      })
-      this.scanned = at + frame
+  private words(one: Happening): string {
+    const from = 'command' in one && one.surface && one.surface !== 'panel' ? ` from the ${one.surface}` : ''
+    const who = 'command' in one && one.person !== undefined ? `${this.personName(one.person)}: ` : ''
+    return `${who}${eventWords(this.traced, one.device, one)}${from}`
+  }
+
+  private personName(person: string): string {
+    return own(this.traced.plan.people, person)?.name ?? person
+  }
+
+  /** What a macro does when it is fired, tried beforehand on eight sets of phases. */
+  private planMacro(id: string): Planned | undefined {
+    const macro = own(this.traced.plan.macros, id)
+    if (!macro) return undefined
+    const { ticks, happenings } = this.rehearsal.expanded(id, 0)
+    const seconds = (ticks / TICKS_PER_S).toFixed(1)
+    const words = happenings.map(one => this.words(one))
+    return {
+      kind: 'clean',
+      presses: 1,
+      words: `${listWords(words)}, over ${seconds}\u00A0s.`,
     }
   }
 
@@ -382,157 +624,29 @@ export class Session {
     return `Pressed at once, ${who} would see ${words} for ${frames}.`
   }
 
-  private takeWords({ kind, steps, cover }: Take): string {
-    if (kind === 'nothing') return 'It is there already.'
-    const said = steps.map(({ device, happenings, changes }) => {
-      const acts = happenings.map(one =>
-        'command' in one
-          ? this.wordsOf(one.device, one.command)
-          : `${own(this.traced.plan.devices, device)?.name} shows its ${one.content} page`,
+  /** A feeder on the way is on air with something else: its link cannot show what is next before it is taken. */
+  private unseen(from: ShowState, source: string): string | undefined {
+    const [last] = lastSwitchers(this.traced)
+    const route = last && routeTo(this.traced, last, source)
+    if (!route) return undefined
+    const onAir = JSON.stringify(judgedSinks(this.traced).map(end => pictureAt(this.traced, from, end)))
+    for (const [device, port] of Object.entries(route)) {
+      if (device === last.id || own(from.mixers, device)?.program === port) continue
+      if (!onAir.includes(`"device":"${device}"`)) continue
+      const name = own(this.traced.plan.devices, device)!.name
+      const monitor = this.traced.runs.find(
+        ({ beside, lit, origin, end, links }) =>
+          !beside &&
+          lit &&
+          origin?.device === device &&
+          end &&
+          ['multiview', 'preview'].includes(links[0]?.signal?.feed ?? ''),
       )
-      return `${listWords(acts)}${changes.length ? '' : ' (nobody sees it)'}`
-    })
-    const way = said.length > 1 ? `${said[0]}, then ${said.slice(1).join(', then ')}` : said[0]!
-    return kind === 'detour'
-      ? `${way}. There is no straight way: meanwhile ${cover === 'black' ? 'black' : 'the safe picture'} is seen.`
-      : `${way}.`
-  }
-
-  private wordsOf(device: string, command: Command): string {
-    const name = own(this.traced.plan.devices, device)?.name ?? device
-    switch (command.do) {
-      case 'program':
-      case 'preview': {
-        const port = own(this.traced.chain.nodes.get(device)!.model.ports, command.input)
-        const number = command.input === 'black' ? 'black' : String(port?.number ?? command.input)
-        return command.do === 'program' ? `${name} to ${number}` : `${name} ${number} next`
-      }
-      case 'cut':
-        return `${name} cut`
-      case 'auto':
-        return `${name} ${command.style} ${command.frames} frames`
-      case 'lever':
-        return `${name} lever ${Math.round(command.share * 100)} %`
-      case 'key':
-        return command.overlay === undefined
-          ? `${name} keyer ${command.keyer} off`
-          : `${own(this.traced.plan.overlays, command.overlay)?.title ?? command.overlay} on at ${name}`
-      case 'fade':
-        return `${name} ${command.to ? 'to black' : 'back from black'}`
-      case 'output':
-        return `${endName(this.traced, { device, port: command.port })} carries ${command.feed}`
-      case 'all':
-        return listWords(command.commands.map(one => this.wordsOf(device, one)))
+      const where = monitor
+        ? `look at it on ${own(this.traced.plan.devices, monitor.end!.device)!.name}`
+        : `look at it before ${name} goes on air`
+      return `It cannot be next on ${last.device.name}: ${name} is on air with another picture. Instead, ${where}.`
     }
-  }
-}
-
-const MOVING = ', on its way'
-
-/** Somewhere in it something comes or goes. */
-function isMoving(picture: Picture): boolean {
-  if (picture.of === 'mix') return picture.layers.some(layer => layer.share !== undefined || isMoving(layer.picture))
-  return false
-}
-
-/** Without the shares of what moves: a mix is one stretch, not as many as it has frames. */
-function bare(picture: Picture): unknown {
-  if (picture.of === 'tiles') return picture.tiles.map(tile => bare(tile.picture))
-  if (picture.of !== 'mix') return picture
-  return [
-    picture.device,
-    picture.tap,
-    picture.layers.map(({ picture: inner, share, ...layer }) => [bare(inner), share !== undefined, layer]),
-  ]
-}
-
-/** A cut of program becomes a mix of so many frames. */
-function mixing(command: Command, { mix }: Way): Command {
-  if (mix <= 1 || command.do !== 'program') return command
-  return {
-    do: 'all',
-    commands: [
-      { do: 'preview', input: command.input },
-      { do: 'auto', style: 'mix', frames: mix },
-    ],
-  }
-}
-
-function stageOf(traced: Traced): Stage {
-  const { chain, plan } = traced
-  const byOrder = (a: { id: string; device: { order: number } }, b: { id: string; device: { order: number } }) =>
-    a.device.order - b.device.order || (a.id < b.id ? -1 : 1)
-  const nodes = [...chain.nodes.values()].sort(byOrder)
-  const last = new Set(lastSwitchers(traced).map(({ id }) => id))
-  const judged = new Set(judgedSinks(traced).map(({ device }) => device))
-  const reach = (id: string) =>
-    traced.runs.find(
-      ({ beside, lit, origin, end }) =>
-        !beside && lit && origin?.device === id && end && isSwitcher(chain.nodes.get(end.device)!),
-    )
-  const fastest = nodes.filter(isSwitcher).flatMap(({ standard }) => (standard ? [frameTicks(standard.rate)] : []))
-  const calls = callsOf(traced)
-  const titled = (map: Readonly<Record<string, { readonly title: string; readonly order: number }>>) =>
-    Object.entries(map)
-      .sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
-      .map(([id, { title }]) => ({ id, title }))
-  return {
-    sources: nodes
-      .filter(({ id, model }) => model.role === 'source' && reach(id))
-      .map(({ id, device }) => ({
-        device: id,
-        name: device.name,
-        call: calls.get(id) ?? 0,
-        at: endName(traced, reach(id)!.end!),
-      }))
-      .sort((a, b) => a.call - b.call),
-    switchers: nodes
-      .filter(isSwitcher)
-      .map(({ id, device, model }) => ({
-        device: id,
-        name: device.name,
-        last: last.has(id),
-        inputs: portsOf(model, 'in')
-          .filter(([, port]) => carriesPicture(port))
-          .map(([port, row]) => {
-            const origin = runInto(traced, { device: id, port })?.origin
-            return {
-              port,
-              number: String(row.number ?? row.title),
-              name: own(device.ports, port)?.label ?? (origin ? chain.nodes.get(origin.device)!.device.name : ''),
-              ...(origin ? { from: origin.device } : {}),
-            }
-          }),
-        keyers: (mixOf(model)?.keyers ?? []).map(({ title, kinds }, i) => ({
-          number: String(i + 1),
-          title,
-          overlays: Object.entries(plan.overlays).flatMap(([overlay, { kind }]) =>
-            kinds.includes(kind) ? [overlay] : [],
-          ),
-        })),
-        fades: mixOf(model)?.fadeToBlack ?? true,
-      }))
-      .sort((a, b) => Number(a.last) - Number(b.last)),
-    sinks: nodes
-      .filter(({ model }) => model.role === 'sink')
-      .flatMap(({ id, device, model }) =>
-        portsOf(model, 'in').flatMap(([port, row]) =>
-          carriesPicture(row) && runInto(traced, { device: id, port })?.lit
-            ? [{ device: id, port, name: device.name, judged: judged.has(id) }]
-            : [],
-        ),
-      )
-      .sort((a, b) => Number(b.judged) - Number(a.judged)),
-    overlays: titled(plan.overlays),
-    looks: titled(plan.looks),
-    moments: momentsOf(traced).map(({ segment, cue }, index) => ({
-      index,
-      title:
-        segment === undefined
-          ? 'as it stands'
-          : `${plan.segments[segment]!.title}: ${cue === undefined ? 'opens' : plan.cues[cue]!.title}`,
-    })),
-    scenes: scenesOf(traced),
-    frame: Math.min(9600, ...fastest),
+    return undefined
   }
 }
