@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { asides, waiting } from '~/plan/persist'
 import { api } from '~/plan/api'
+import { saveFile } from '~/ui/save-file'
 import { usePlanStore } from '~/plan/store'
 import { useNotices } from './notices'
 
@@ -29,11 +30,10 @@ const words = computed(() => {
 
 function save(): void {
   const body = { interlumen: 'changes', show: props.show, plan: props.plan, changes: kept.value }
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([JSON.stringify(body, null, 2)], { type: 'application/json' }))
-  link.download = `${props.show}-${props.plan}-changes.json`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  saveFile(
+    `${props.show}-${props.plan}-changes.json`,
+    new Blob([JSON.stringify(body, null, 2)], { type: 'application/json' }),
+  )
 }
 
 async function restore(): Promise<void> {

@@ -1,13 +1,13 @@
 import type { KeyScale } from '#core/catalog'
-import type { Box, Cut, Edit, GraphicEntry, Look, Plan } from '#core/document'
+import type { Box, Cut, Edit, GraphicEntry, Look, Macro, Outcome, Plan } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/features'
 import type { Board } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
-import type { Now, Planned, Stage, Target } from '#core/features/rehearsal'
+import type { Hand, Kept, Now, Planned, Session, Stage, Summary, Target } from '#core/features/rehearsal'
 import type { Finding, Verdict } from '#core/kernel'
 import type { Keying, Misread, Scene, Setting } from '#core/picture'
-import type { Command, Picture } from '#core/run'
+import type { Command, Picture, Event as RunEvent } from '#core/run'
 import type { Stretch, Units } from '#core/words'
 
 /** A finding with its sentence in the units that people measure in, and the screen that shows where it stands. */
@@ -125,10 +125,19 @@ export interface Wanted {
 /** The worker in which a chain runs. */
 export interface Rehearser {
   open(plan: Plan, moment: number, seed: number): Stage
-  press(device: string, command: Command, tick: number): void
+  press(device: string, command: Command, tick: number, hand: Hand, meant?: Target): void
+  event(device: string, event: RunEvent, tick: number): void
   take(target: Target, tick: number, mix: number): boolean
   plan(target: Target): Planned | undefined
   look(tick: number): Now | undefined
+  heard(sink: number, tick: number): ReturnType<Session['heard']>
   asLook(title: string, order: number): Look | undefined
+  worked(from: number, to: number): string[]
+  asMacro(title: string, order: number, holder: string, from: number, to: number): Macro | undefined
+  kept(): Kept | undefined
+  /** What a run that was kept comes to, with the plan that is rehearsed. */
+  again(run: Kept): Summary | undefined
+  /** What a file says of a run, or why it is none. */
+  read(text: string): Outcome<Kept>
   draw(wanted: readonly Wanted[], tick: number): Uint8ClampedArray[]
 }

@@ -1,22 +1,32 @@
 import { expose, transfer } from 'comlink'
-import { Session } from '#core/features/rehearsal'
+import type { Plan } from '#core/document'
+import { Session, readKept } from '#core/features/rehearsal'
 import { TICKS_PER_S } from '#core/run'
 import { graphicNow } from './graphics'
 import { drawnBy } from './sources'
 import type { Rehearser } from './protocol'
 
 let session: Session | undefined
+let held: Plan | undefined
 
 const rehearser: Rehearser = {
   open(plan, moment, seed) {
+    held = plan
     session = new Session(plan, moment, seed)
     return session.stage
   },
-  press: (device, command, tick) => session?.press(device, command, tick),
+  press: (device, command, tick, hand, meant) => session?.press(device, command, tick, hand, meant),
+  event: (device, event, tick) => session?.event(device, event, tick),
   take: (target, tick, mix) => session?.take(target, tick, { mix }) ?? false,
   plan: target => session?.plan(target),
   look: tick => session?.look(tick),
+  heard: (sink, tick) => session?.heard(sink, tick) ?? [],
   asLook: (title, order) => session?.asLook(title, order),
+  worked: (from, to) => session?.worked(from, to) ?? [],
+  asMacro: (title, order, holder, from, to) => session?.asMacro(title, order, holder, from, to),
+  kept: () => session?.kept(),
+  again: run => (held ? Session.again(held, run).summary() : undefined),
+  read: text => readKept(text),
   draw(wanted, tick) {
     if (!session) return []
     const { scenes, frame } = session.stage

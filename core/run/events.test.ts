@@ -390,6 +390,8 @@ function pixel(picture: Picture, [x, y]: readonly [number, number], colour: (dev
   if (picture.of !== 'mix') return 0
   return picture.layers.reduce((back, layer) => {
     const { share = 1, wipe, box } = layer
+    // A key without a picture leaves what is beneath it, as it is drawn.
+    if (layer.as === 'key' && layer.picture.of === 'none') return back
     // What stands in a box is all of it, reduced; what is cut out of a picture stays where it was in that.
     const at = layer.kind === 'box' && box ? ([(x - box.x) / box.w, (y - box.y) / box.h] as const) : ([x, y] as const)
     const front = pixel(layer.picture, at, colour)

@@ -38,7 +38,7 @@ describe('the clock', () => {
 })
 
 describe('a switcher frame by frame', () => {
-  const mix = { during: 'ignores', longest: 250, fadeToBlack: true } as const
+  const mix = { during: 'ignores', longest: 250, fadeToBlack: true, keyers: [] } as const
   const rest = machineOf({ program: 'a', preview: 'b', keys: {}, faded: false })
   const after = (...commands: [Command, number][]): Machine =>
     commands.reduce((machine, [command, frame]) => commanded(machine, command, frame, mix).machine, rest)
@@ -134,7 +134,7 @@ describe('both pressed at once', () => {
         { tick, device: 'side', command: { do: 'program', input: 'in-2' } },
         { tick, device: 'main', command: { do: 'program', input: 'in-1' } },
       ])
-      const [{ wrong }] = watch(rehearsal, [END], [old, next], 96_000) as [{ wrong: number }]
+      const { wrong } = watch(rehearsal, [END], [old, next], 96_000)[0]!
       const wait = (device: string) => {
         const { frame, phase } = rehearsal.clockOf(device)!
         return ((((phase - tick) % frame) + frame) % frame) / frame

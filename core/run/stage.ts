@@ -1,7 +1,7 @@
 import { mixOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
-import { type LinkEnd, own } from '#core/document'
-import { fillInput, linkTo, shownIn, type Picture } from './compose'
+import { type Box, type LinkEnd, own } from '#core/document'
+import { type Layer, type Picture, fillInput, linkTo } from './compose'
 import { runInto } from './ends'
 import { type ShowState, taken } from './state'
 
@@ -88,7 +88,10 @@ export const safeState = (
   return undefined
 }
 
-/** Sources that a picture shows on air, and those of them that lie over it. */
+/**
+ * Sources that are seen in some pictures, and those of them that lie over others. What a box covers whole is not seen;
+ * what several cover together counts as seen.
+ */
 export function tallyOf(pictures: readonly Picture[]): {
   readonly onAir: ReadonlySet<string>
   readonly over: ReadonlySet<string>
@@ -96,10 +99,53 @@ export function tallyOf(pictures: readonly Picture[]): {
   const onAir = new Set<string>()
   const over = new Set<string>()
   for (const picture of pictures)
-    for (const { device, as } of shownIn(picture)) {
-      if (as === 'tile') continue
+    lit(picture, ALL, [], false, (device, key) => {
       onAir.add(device)
-      if (as === 'key') over.add(device)
-    }
+      if (key) over.add(device)
+    })
   return { onAir, over }
+}
+
+const ALL: Box = { x: 0, y: 0, w: 1, h: 1 }
+
+/** A part of a picture that itself stands in a part of another. */
+const within = (outer: Box, { x, y, w, h }: Box): Box => ({
+  x: outer.x + x * outer.w,
+  y: outer.y + y * outer.h,
+  w: w * outer.w,
+  h: h * outer.h,
+})
+const covers = (one: Box, other: Box): boolean =>
+  one.x <= other.x + 1e-9 &&
+  one.y <= other.y + 1e-9 &&
+  one.x + one.w >= other.x + other.w - 1e-9 &&
+  one.y + one.h >= other.y + other.h - 1e-9
+
+/** Tells of each source that is seen in a part of the frame. */
+function lit(
+  picture: Picture,
+  place: Box,
+  above: readonly Box[],
+  key: boolean,
+  tell: (device: string, key: boolean) => void,
+): void {
+  if (above.some(cover => covers(cover, place))) return
+  if (picture.of === 'held') return lit(picture.picture, place, above, key, tell)
+  if (picture.of === 'source') return tell(picture.device, key)
+  if (picture.of !== 'mix') return
+  const { layers } = picture
+  layers.forEach((layer, i) => {
+    if (layer.share === 0) return
+    const own = layer.kind === 'box' && layer.box ? within(place, layer.box) : place
+    const over = layers.slice(i + 1).flatMap(later => hides(later, place))
+    lit(layer.picture, own, [...above, ...over], key || layer.as === 'key', tell)
+  })
+}
+
+/** The part of the frame that a layer hides whole: a box that is full on, a picture that is there, a wipe as far as it is. */
+function hides({ as, kind, share, wipe, box, picture }: Layer, place: Box): Box[] {
+  if (as === 'key')
+    return kind === 'box' && box && share === undefined && picture.of !== 'none' ? [within(place, box)] : []
+  if (wipe && share !== undefined) return [within(place, { ...ALL, w: share })]
+  return share === undefined ? [place] : []
 }

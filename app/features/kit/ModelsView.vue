@@ -15,6 +15,7 @@ import {
 import { type Edit, applyEdits, freshId, problemText, setEdit, slug, validatorsReady } from '#core/document'
 
 import { useNotices } from '~/shell/notices'
+import { saveFile } from '~/ui/save-file'
 import { usePlanStore } from '~/plan/store'
 import { decimal, priceSchema, volumeSchema, wattsSchema, weightSchema } from '~/ui/typed'
 
@@ -175,11 +176,10 @@ function save(kind: 'json' | 'csv'): void {
     kind === 'json'
       ? `${JSON.stringify(model.value, null, 2)}\n`
       : Papa.unparse(portRows(model.value), { columns: [...PORT_COLUMNS], newline: '\n', escapeFormulae: true })
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([body], { type: kind === 'json' ? 'application/json' : 'text/csv' }))
-  link.download = `${slug(model.value.title)}.${kind}`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  saveFile(
+    `${slug(model.value.title)}.${kind}`,
+    new Blob([body], { type: kind === 'json' ? 'application/json' : 'text/csv' }),
+  )
 }
 async function load(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement

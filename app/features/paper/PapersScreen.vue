@@ -10,6 +10,7 @@ import { paperCsv } from '~/features/paper/csv'
 import { papersXlsx } from '~/features/paper/xlsx'
 import { useUnits } from '~/shell/look'
 import { useNotices } from '~/shell/notices'
+import { saveFile } from '~/ui/save-file'
 import { usePlanStore } from '~/plan/store'
 import { useAnswer } from '~/plan/answer'
 
@@ -49,13 +50,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 function print(): void {
   window.print()
 }
-function offer(content: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(content)
-  link.download = `${slug(store.show?.title ?? 'show')}-${name}`
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 1000)
-}
+const offer = (content: Blob, name: string): void => saveFile(`${slug(store.show?.title ?? 'show')}-${name}`, content)
 function download(): void {
   if (paper.value)
     offer(new Blob([`\uFEFF${paperCsv(paper.value)}`], { type: 'text/csv;charset=utf-8' }), `${paper.value.id}.csv`)

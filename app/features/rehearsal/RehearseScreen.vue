@@ -1,19 +1,27 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { useElementSize, useEventListener, useWindowSize } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { string } from 'yup'
 import { freshId } from '#core/document'
-import type { Shown, Target } from '#core/features/rehearsal'
+import type { Target } from '#core/features/rehearsal'
 import { TICKS_PER_S } from '#core/run'
 import { useBoardStore } from '~/board/selection'
 import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
-import type { Wanted } from '~/workers/protocol'
+import ViewTabs from '~/ui/ViewTabs.vue'
+import { isTyped } from '~/ui/keys'
+import BreakPanel from './BreakPanel.vue'
+import HandPanel from './HandPanel.vue'
+import HeardList from './HeardList.vue'
 import JumpsPanel from './JumpsPanel.vue'
 import LiveCanvas from './LiveCanvas.vue'
+import MacroPanel from './MacroPanel.vue'
+import RunStrip from './RunStrip.vue'
+import RunsPanel from './RunsPanel.vue'
+import SourceList from './SourceList.vue'
+import { type Want, usePainting } from './painting'
 import { rehearsing } from './running'
 import { useRehearsal } from './store'
-import { isTyped } from '~/ui/keys'
 
 /** The show runs: pictures are the controls, light runs from what is on air to who sees it, and time is kept. */
 const store = usePlanStore()
@@ -48,13 +56,15 @@ watch(stage, to => {
   if (to) sink.value = Math.min(sink.value, Math.max(0, to.sinks.length - 1))
 })
 const isNext = (target: Target): boolean => JSON.stringify(live.next) === JSON.stringify(target)
-/** Where the next source would come in, and what must be told first. */
+const nextSource = computed(() => (live.next && 'source' in live.next ? live.next.source : undefined))
+/** What is next, in words. */
 const nextName = computed(() => {
   const { next } = live
   if (!next || !stage.value) return ''
   if ('source' in next) return stage.value.sources.find(({ device }) => device === next.source)?.name ?? ''
   if ('overlay' in next) return stage.value.overlays.find(({ id }) => id === next.overlay)?.title ?? ''
   if ('look' in next) return stage.value.looks.find(({ id }) => id === next.look)?.title ?? ''
+  if ('macro' in next) return stage.value.macros.find(({ id }) => id === next.macro)?.title ?? ''
   return 'safe' in next ? 'the safe picture' : 'black'
 })
 const lit = (overlay: string): boolean =>
@@ -63,36 +73,16 @@ const faded = computed(() =>
   stage.value?.switchers.some(({ device, last }) => last && now.value?.switchers[device]?.faded),
 )
 
-/** The inputs by which a source comes to the last switcher: "Side 2", "Main 7". */
-const ways = computed(() => {
-  const found = new Map<string, { device: string; port: string; words: string; name: string }[]>()
-  for (const { device } of stage.value?.sources ?? []) {
-    const chips: { device: string; port: string; words: string; name: string }[] = []
-    let from = device
-    for (let hop = 0; hop < 5; hop++) {
-      const at = stage.value!.switchers.flatMap(one =>
-        one.inputs.filter(input => input.from === from).map(input => ({ one, input })),
-      )
-      // Straight to the last one where it is.
-      const way = at.find(({ one }) => one.last) ?? at[0]
-      if (!way || chips.some(chip => chip.device === way.one.device)) break
-      chips.push({ device: way.one.device, port: way.input.port, words: way.input.number, name: way.one.name })
-      if (way.one.last) break
-      from = way.one.device
-    }
-    found.set(device, chips)
-  }
-  return found
-})
-const onProgram = (device: string, port: string): boolean => now.value?.switchers[device]?.program === port
-/** Its light gets to the last switcher: each input on the way is on program. */
-const runs = (source: string): boolean => {
-  const chips = ways.value.get(source) ?? []
-  return chips.length > 0 && chips.every(({ device, port }) => onProgram(device, port))
-}
-
 // Time, as it is shown.
-const shownTick = computed(() => view.value ?? now.value?.tick ?? 0)
+/** A wrong frame stands still for this long, so that it is seen, ticks. */
+const HOLD = 2 * TICKS_PER_S
+const held = computed(() => {
+  const wrong = (now.value?.history[sink.value] ?? []).findLast(one => one.wrong)
+  return view.value === undefined && wrong && now.value!.tick - wrong.tick < HOLD ? wrong : undefined
+})
+/** What is drawn large: now, or a moment that is past. */
+const past = computed(() => view.value ?? held.value?.tick)
+const shownTick = computed(() => past.value ?? now.value?.tick ?? 0)
 const rate = computed(() => TICKS_PER_S / (stage.value?.frame ?? 4800))
 function clock(tick: number): string {
   const whole = Math.floor(tick / (stage.value?.frame ?? 4800))
@@ -101,30 +91,9 @@ function clock(tick: number): string {
   const two = (n: number) => String(n).padStart(2, '0')
   return `${two(Math.floor(seconds / 3600))}:${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}:${two(whole % perSecond)}`
 }
-const STRIP_S = 20
-const strip = ref<HTMLElement>()
-const { width: stripWidth } = useElementSize(strip)
-const stretches = computed<(Shown & { readonly x: number; readonly w: number })[]>(() => {
-  const list = now.value?.history[sink.value] ?? []
-  const end = now.value?.tick ?? 0
-  const start = end - STRIP_S * TICKS_PER_S
-  const scale = stripWidth.value / (STRIP_S * TICKS_PER_S)
-  return list.flatMap((one, i) => {
-    const until = list[i + 1]?.tick ?? end
-    if (until < start) return []
-    const from = Math.max(one.tick, start)
-    // A wrong frame is drawn as wide as can be seen.
-    const w = Math.max((until - from) * scale, one.wrong ? 8 : 1)
-    return [{ ...one, x: (from - start) * scale, w }]
-  })
-})
-const lastWrong = computed(() => (now.value?.history[sink.value] ?? []).findLast(({ wrong }) => wrong))
-function lookBack(event: MouseEvent): void {
-  const box = strip.value?.getBoundingClientRect()
-  if (!box || !now.value) return
+function lookAt(tick: number): void {
   live.stop()
-  const share = (event.clientX - box.left) / box.width
-  view.value = Math.max(0, Math.round(now.value.tick - (1 - share) * STRIP_S * TICKS_PER_S))
+  view.value = tick
 }
 function frameBy(n: number): void {
   live.stop()
@@ -136,80 +105,47 @@ function frameBy(n: number): void {
 }
 
 // Pictures: what has changed is drawn anew, the rest stays.
-type Canvas = InstanceType<typeof LiveCanvas>
-const canvases = new Map<string, Canvas>()
-const drawnAs = new Map<string, string>()
-const setCanvas = (key: string) => (canvas: unknown) => {
-  if (canvas) canvases.set(key, canvas as Canvas)
-  else {
-    canvases.delete(key)
-    drawnAs.delete(key)
-  }
-}
 const big = ref<HTMLElement>()
 const { width: bigRoom } = useElementSize(big)
-const bigWidth = computed(() => Math.max(320, Math.min(600, Math.floor(bigRoom.value) || 600)))
-const frames = shallowRef(0)
-let drawing = false
-let handle = 0
-let counted = 0
-let since = 0
-
-async function paint(): Promise<void> {
-  handle = requestAnimationFrame(() => void paint())
+const { height: windowHeight } = useWindowSize()
+/** What stands above and below the large picture, so that strip and log are seen without scrolling, px. */
+const AROUND = 480
+const bigWidth = computed(() => {
+  const byHeight = Math.floor(((windowHeight.value - AROUND) * 16) / 9)
+  return Math.max(320, Math.min(600, Math.floor(bigRoom.value) || 600, byHeight))
+})
+const strip = ref<InstanceType<typeof RunStrip>>()
+const { register, perSecond: frames } = usePainting(wants, shownTick)
+function wants(): Want[] {
   const to = stage.value
   const what = now.value
-  if (!to || !what || drawing) return
+  if (!to || !what) return []
   const number = Math.floor(shownTick.value / to.frame)
-  const wanted: { key: string; as: string; width: number; wanted: Wanted }[] = []
-  const want = (key: string, as: string, width: number, more: Omit<Wanted, 'width'>) => {
-    if (canvases.has(key) && drawnAs.get(key) !== as) wanted.push({ key, as, width, wanted: { ...more, width } })
-  }
-  const at = view.value === undefined ? {} : { at: view.value }
+  const at = past.value === undefined ? {} : { at: past.value }
   const trees = what.pictures.map(picture => JSON.stringify(picture))
-  want(
-    'big',
-    `${sink.value}/${view.value === undefined ? trees[sink.value] : 'past'}/${number}/${bigWidth.value}`,
-    bigWidth.value,
+  return [
     {
-      sink: sink.value,
-      ...at,
+      key: 'big',
+      as: `${sink.value}/${past.value === undefined ? trees[sink.value] : 'past'}/${number}/${bigWidth.value}`,
+      wanted: { sink: sink.value, width: bigWidth.value, ...at },
     },
-  )
-  to.sinks.forEach((_, i) => want(`sink-${i}`, `${trees[i]}/${Math.floor(number / 12)}`, 128, { sink: i, still: 12 }))
-  for (const { device } of to.sources)
-    want(`source-${device}`, String(Math.floor(number / 25)), 112, { source: device, still: 25 })
-  for (const one of stretches.value) want(`strip-${one.tick}`, String(one.tick), 72, { sink: sink.value, at: one.tick })
-  if (wanted.length === 0) return
-  drawing = true
-  try {
-    // The large one first; of the small ones as many as fit in a frame.
-    const turn = wanted.slice(0, 6)
-    const bytes = await live.draw(
-      turn.map(one => one.wanted),
-      shownTick.value,
-    )
-    bytes?.forEach((picture, i) => {
-      const { key, as, width } = turn[i]!
-      canvases.get(key)?.paint(picture, width)
-      drawnAs.set(key, as)
-    })
-    if (turn.some(({ key }) => key === 'big')) counted++
-    const time = performance.now()
-    if (time - since > 1000) {
-      frames.value = Math.round((counted * 1000) / (time - since))
-      counted = 0
-      since = time
-    }
-  } finally {
-    drawing = false
-  }
+    ...to.sinks.map((_, i) => ({
+      key: `sink-${i}`,
+      as: `${trees[i]}/${Math.floor(number / 12)}`,
+      wanted: { sink: i, still: 12, width: 128 },
+    })),
+    ...to.sources.map(({ device }) => ({
+      key: `source-${device}`,
+      as: String(Math.floor(number / 25)),
+      wanted: { source: device, still: 25, width: 112 },
+    })),
+    ...(strip.value?.stretches ?? []).map(one => ({
+      key: `strip-${one.tick}`,
+      as: String(one.tick),
+      wanted: { sink: sink.value, at: one.tick, width: 72 },
+    })),
+  ]
 }
-onMounted(() => {
-  since = performance.now()
-  handle = requestAnimationFrame(() => void paint())
-})
-onBeforeUnmount(() => cancelAnimationFrame(handle))
 
 // Hands.
 function choose(source: string): void {
@@ -244,7 +180,28 @@ function nextOverlay(): void {
     takeNow({ overlay: all[lastOverlay]!.id })
   }
 }
+
+// What stands beside the picture in place of the sources.
+const PANELS = {
+  sources: 'Sources',
+  hand: 'By hand',
+  macros: 'Macros',
+  break: 'Break',
+  heard: 'Heard',
+  runs: 'Runs',
+} as const
+type Panel = keyof typeof PANELS
+const panel = ref<Panel>('sources')
+const toggle = (one: Panel): void => {
+  panel.value = panel.value === one ? 'sources' : one
+}
 const jumping = ref(false)
+const macroPanel = ref<InstanceType<typeof MacroPanel>>()
+function drill(): void {
+  panel.value = 'macros'
+  void macroPanel.value?.turn()
+}
+const sounding = ref(false)
 const asking = ref(false)
 const titleSchema = string().trim().required('a name').max(120, 'at most 120 characters')
 async function keep(title: string): Promise<void> {
@@ -268,7 +225,7 @@ function called(figure: number, at: number) {
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || selection.dialog || event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready')
     return
-  if (isTyped(event)) return
+  if (isTyped(event) || document.querySelector('.v-overlay--active [role="dialog"], .v-overlay--active form')) return
   const figure = Number(/^Digit(\d)$/.exec(event.code)?.[1] ?? NaN)
   const acts: Record<string, (() => void) | undefined> = {
     ' ': () => void take(event.shiftKey ? 1 : undefined),
@@ -288,6 +245,19 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     'j': () => {
       jumping.value = !jumping.value
     },
+    'h': () => toggle('hand'),
+    'x': () => toggle('break'),
+    'm': () => toggle('macros'),
+    'y': () => toggle('runs'),
+    'd': drill,
+    'u': () => toggle('heard'),
+    'Escape':
+      jumping.value || panel.value !== 'sources'
+        ? () => {
+            jumping.value = false
+            panel.value = 'sources'
+          }
+        : undefined,
     'r': () => void begin(),
   }
   const source = Number.isNaN(figure) ? undefined : called(figure, event.timeStamp)
@@ -342,64 +312,43 @@ const base = computed(() => `/shows/${here.value}`)
     </div>
     <div v-else class="stage">
       <JumpsPanel v-if="jumping" @close="jumping = false" />
-      <section class="sources" aria-label="Sources">
-        <div
-          v-for="source in stage.sources"
-          :key="source.device"
-          class="source"
-          :class="{ air: now.sources[source.device]?.onAir }"
-        >
-          <button
-            type="button"
-            class="picture"
-            :class="{ next: isNext({ source: source.device }), air: now.sources[source.device]?.onAir }"
-            :aria-pressed="isNext({ source: source.device })"
-            :aria-label="`${source.name}${now.sources[source.device]?.onAir ? ', on air' : ''}`"
-            @click="choose(source.device)"
-            @dblclick="take()"
-          >
-            <LiveCanvas :ref="setCanvas(`source-${source.device}`)" :width="112" :label="source.name" />
-          </button>
-          <span class="who">
-            <span class="cut" :class="{ strong: now.sources[source.device]?.onAir }"
-              ><span class="figures quiet">{{ source.call }}</span> {{ source.name }}</span
-            >
-            <span v-if="now.sources[source.device]?.onAir" class="plate on">{{
-              now.sources[source.device]?.over ? 'over the picture' : 'on air'
-            }}</span>
-            <span v-else-if="isNext({ source: source.device })" class="plate">next</span>
-          </span>
-          <span class="way" :class="{ lit: runs(source.device) }">
-            <template v-for="(chip, c) in ways.get(source.device) ?? []" :key="chip.device">
-              <span
-                class="light"
-                :class="{ lit: c === 0 ? onProgram(chip.device, chip.port) : runs(source.device) }"
-                aria-hidden="true"
-              />
-              <button
-                type="button"
-                class="chip figures"
-                :class="{ lit: onProgram(chip.device, chip.port) }"
-                :title="`Press ${chip.words} on ${chip.name}, by hand`"
-                @click="press(chip.device, chip.port)"
-              >
-                <span class="small">{{ chip.name }}</span> {{ chip.words }}
-              </button>
-            </template>
-          </span>
-        </div>
-      </section>
+      <div class="left">
+        <ViewTabs v-model="panel" :views="PANELS" label="Beside the picture" class="views" />
+        <SourceList
+          v-if="panel === 'sources'"
+          :stage="stage"
+          :now="now"
+          :next="nextSource"
+          :register="register"
+          @choose="choose"
+          @take="take()"
+          @press="press"
+        />
+        <HandPanel v-else-if="panel === 'hand'" :stage="stage" :now="now" />
+        <BreakPanel v-else-if="panel === 'break'" :stage="stage" :now="now" @safe="takeNow({ safe: true })" />
+        <RunsPanel v-else-if="panel === 'runs'" :plan="here" :clock="clock" />
+        <MacroPanel v-show="panel === 'macros'" ref="macroPanel" :stage="stage" :older="older" @again="begin()" />
+        <HeardList
+          v-show="panel === 'heard'"
+          :sink="sink"
+          :name="stage.sinks[sink]?.name ?? ''"
+          :on="sounding"
+          @turn="sounding = !sounding"
+        />
+      </div>
       <section ref="big" class="centre" :aria-label="stage.sinks[sink]?.name">
-        <div class="large" :class="{ past: view !== undefined }">
+        <div class="large" :class="{ past: past !== undefined }">
           <LiveCanvas
-            :ref="setCanvas('big')"
+            :ref="register('big')"
             :width="bigWidth"
             :label="`${stage.sinks[sink]?.name} sees ${now.words[sink]}`"
           />
           <span class="plate on sees">{{
-            view === undefined
-              ? `${stage.sinks[sink]?.name} sees this`
-              : `${stage.sinks[sink]?.name} saw this at ${clock(view)}`
+            view !== undefined
+              ? `${stage.sinks[sink]?.name} saw this at ${clock(view)}`
+              : held
+                ? `${stage.sinks[sink]?.name} saw this, wrong for ${held.wrong} ${held.wrong === 1 ? 'frame' : 'frames'}`
+                : `${stage.sinks[sink]?.name} sees this`
           }}</span>
         </div>
         <div class="over">
@@ -425,7 +374,12 @@ const base = computed(() => `/shows/${here.value}`)
             Black <span class="key">B</span><span v-if="faded" class="plate on">faded</span>
           </button>
         </div>
-        <div v-if="stage.looks.length" class="over looks" aria-label="Looks">
+        <div
+          v-if="stage.looks.length || stage.macros.length"
+          class="over looks"
+          role="group"
+          aria-label="Looks and macros"
+        >
           <button
             v-for="one in stage.looks"
             :key="one.id"
@@ -438,13 +392,24 @@ const base = computed(() => `/shows/${here.value}`)
           >
             {{ one.title }}
           </button>
+          <button
+            v-for="one in stage.macros"
+            :key="one.id"
+            type="button"
+            class="look macro small"
+            :title="`Macro, ${one.at}`"
+            @click="takeNow({ macro: one.id })"
+          >
+            {{ one.title }}
+          </button>
         </div>
         <div class="told" aria-live="polite">
           <p v-if="live.next && live.planned">
             A take brings <b>{{ nextName }}</b>: {{ live.planned.words }}
             <span class="quiet small"
               >{{ live.planned.presses }} {{ live.planned.presses === 1 ? 'press' : 'presses'
-              }}{{ live.planned.kind === 'clean' ? ', 0 wrong frames.' : '.' }} {{ live.planned.hasty ?? '' }}</span
+              }}{{ live.planned.kind === 'clean' ? ', 0 wrong frames.' : '.' }} {{ live.planned.hasty ?? '' }}
+              {{ live.planned.unseen ?? '' }}</span
             >
           </p>
           <p v-else-if="live.next" class="quiet">{{ nextName }} does not come to the last switcher.</p>
@@ -469,42 +434,18 @@ const base = computed(() => `/shows/${here.value}`)
           >
           <button type="button" class="btn small" @click="asking = true">Keep as a look</button>
           <button type="button" class="btn small" @click="jumping = true">Jumps <span class="key">J</span></button>
-          <span v-if="lastWrong" class="wrong small"
-            >wrong picture: {{ lastWrong.words }}, {{ lastWrong.wrong }}
-            {{ lastWrong.wrong === 1 ? 'frame' : 'frames' }}</span
-          >
+          <span v-if="live.drill !== undefined" class="plate on" role="status">recording</span>
         </div>
-        <div
+        <RunStrip
           ref="strip"
-          class="strip"
-          role="slider"
-          tabindex="0"
-          aria-label="The last 20 s"
-          :aria-valuenow="Math.round(shownTick / TICKS_PER_S)"
-          @click="lookBack"
-        >
-          <div
-            v-for="one in stretches"
-            :key="one.tick"
-            class="stretch"
-            :class="{ wrong: one.wrong }"
-            :style="{ left: `${one.x}px`, width: `${one.w}px` }"
-            :title="`${clock(one.tick)} ${one.words}${one.wrong ? `, wrong for ${one.wrong} frames` : ''}`"
-          >
-            <LiveCanvas :ref="setCanvas(`strip-${one.tick}`)" :width="72" :label="one.words" />
-          </div>
-          <span
-            v-if="view !== undefined"
-            class="needle"
-            :style="{ left: `${stripWidth - ((now.tick - view) / (STRIP_S * TICKS_PER_S)) * stripWidth}px` }"
-          />
-        </div>
-        <ol class="log small">
-          <li v-for="(line, i) in now.log.slice(-3).toReversed()" :key="i">
-            <span class="figures quiet">{{ clock(line.tick) }}</span> {{ line.words
-            }}<span v-if="line.refused" class="wrong">, refused: {{ line.refused }}</span>
-          </li>
-        </ol>
+          :now="now"
+          :sink="sink"
+          :view="view"
+          :clock="clock"
+          :advice="live.advice"
+          :register="register"
+          @look="lookAt"
+        />
       </section>
       <section class="sinks" aria-label="Who sees what">
         <button
@@ -516,7 +457,7 @@ const base = computed(() => `/shows/${here.value}`)
           :aria-pressed="i === sink"
           @click="sink = i"
         >
-          <LiveCanvas :ref="setCanvas(`sink-${i}`)" :width="128" :label="`${one.name}: ${now.words[i]}`" />
+          <LiveCanvas :ref="register(`sink-${i}`)" :width="128" :label="`${one.name}: ${now.words[i]}`" />
           <span class="small cut strong">{{ one.name }}</span>
         </button>
       </section>
@@ -543,38 +484,6 @@ const base = computed(() => `/shows/${here.value}`)
   display: grid;
   grid-template-columns: 470px minmax(320px, 1fr) 152px;
 }
-.sources {
-  overflow: auto;
-  padding: 6px 0 12px 12px;
-}
-.source {
-  display: grid;
-  grid-template-columns: 120px 150px minmax(0, 1fr);
-  align-items: center;
-  min-height: 70px;
-}
-.picture {
-  border: 2px solid transparent;
-  border-radius: 5px;
-  padding: 1px;
-  width: 118px;
-  opacity: 0.72;
-}
-.picture.air {
-  border-color: var(--plate);
-  opacity: 1;
-}
-.picture.next {
-  border-color: var(--chosen);
-  opacity: 1;
-}
-.who {
-  padding: 0 8px;
-  min-width: 0;
-}
-.who .cut {
-  display: block;
-}
 .plate {
   display: inline-block;
   border: 1px solid var(--plate);
@@ -587,39 +496,15 @@ const base = computed(() => `/shows/${here.value}`)
   background: var(--plate);
   color: var(--ground);
 }
-.way {
+.left {
   display: flex;
-  align-items: center;
+  flex-direction: column;
+  min-height: 0;
+  min-width: 0;
 }
-.light {
-  flex: 1;
-  min-width: 14px;
-  height: 3px;
-  background: var(--line);
-}
-.light.lit {
-  height: 10px;
-  background: var(--band);
-}
-:root[data-theme='day'] .light.lit {
-  border-block: 1px solid var(--edge);
-}
-.chip {
-  border: 1px solid var(--border);
-  border-radius: 4px;
-  padding: 0 6px;
-  min-height: 34px;
-  white-space: nowrap;
-  background: var(--surface);
-  font-weight: 650;
-  font-size: 15px;
-}
-.chip .small {
-  font-weight: 400;
-  color: var(--quiet);
-}
-.chip.lit {
-  border-color: var(--light);
+.views {
+  padding-left: 8px;
+  border-bottom: 1px solid var(--line);
 }
 .centre {
   padding: 8px 12px;
@@ -664,6 +549,11 @@ const base = computed(() => `/shows/${here.value}`)
   padding: 2px 4px;
   min-height: 28px;
 }
+.macro {
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 2px 8px;
+}
 .look.next {
   border-bottom-color: var(--chosen);
   color: var(--chosen);
@@ -681,44 +571,8 @@ const base = computed(() => `/shows/${here.value}`)
   gap: 8px 12px;
   align-items: center;
 }
-.wrong {
-  color: var(--text);
-  font-weight: 650;
-}
 .from {
   max-width: 190px;
-}
-.strip {
-  position: relative;
-  height: 48px;
-  margin-top: 10px;
-  border-top: 1px solid var(--line);
-  border-bottom: 2px solid var(--light);
-  overflow: hidden;
-  cursor: pointer;
-}
-.stretch {
-  position: absolute;
-  top: 2px;
-  height: 42px;
-  overflow: hidden;
-  border-left: 2px solid var(--border);
-}
-.stretch.wrong {
-  background: var(--plate);
-  border-left: 8px solid var(--plate);
-}
-.needle {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  width: 2px;
-  background: var(--chosen);
-}
-.log {
-  list-style: none;
-  margin: 6px 0 0;
-  padding: 0;
 }
 .sinks {
   overflow: auto;
@@ -743,15 +597,12 @@ const base = computed(() => `/shows/${here.value}`)
     grid-template-columns: minmax(0, 1fr) 152px;
     overflow: auto;
   }
-  .sources {
-    padding-right: 12px;
+  .stage > :first-child {
     grid-row: 2;
     grid-column: 1 / -1;
-    overflow: visible;
   }
 }
 @media (pointer: coarse) {
-  .chip,
   .lay,
   .look {
     min-height: 44px;

@@ -2,8 +2,8 @@ import { type Remote, wrap } from 'comlink'
 import { acceptHMRUpdate, defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw } from 'vue'
 import type { Plan } from '#core/document'
-import type { Now, Planned, Stage, Target } from '#core/features/rehearsal'
-import { type Command, TICKS_PER_S } from '#core/run'
+import type { Hand, Kept, Now, Planned, Stage, Target } from '#core/features/rehearsal'
+import { type Command, type Event as RunEvent, TICKS_PER_S } from '#core/run'
 import type { Rehearser } from '~/workers/protocol'
 
 /** How often what is seen is asked anew, ms. */
@@ -22,9 +22,15 @@ export const useRehearsal = defineStore('rehearsal', () => {
   const stage = shallowRef<Stage>()
   const now = shallowRef<Now>()
   const planned = shallowRef<Planned>()
+  /** How what was meant last would be done without a wrong frame. */
+  const advice = ref('')
   const next = ref<Target>()
   const mix = ref(1)
   const moment = ref(0)
+  /** Who presses by hand, and on which kind of surface. */
+  const hand = ref<Hand>({})
+  /** Since when presses are recorded as a macro, ticks. */
+  const drill = ref<number>()
   /** Of which plan, and of which version of it. */
   const of = shallowRef<{ readonly name: string; readonly version: number }>()
   let seed = 1
@@ -41,6 +47,8 @@ export const useRehearsal = defineStore('rehearsal', () => {
     moment.value = at
     next.value = undefined
     planned.value = undefined
+    advice.value = ''
+    drill.value = undefined
     seed++
     stage.value = await remote.open(toRaw(plan), at, seed)
     of.value = { name, version }
@@ -97,10 +105,24 @@ export const useRehearsal = defineStore('rehearsal', () => {
     if (next.value === target) await choose(undefined)
     else if (next.value) await choose(next.value)
   }
+  /** By hand: what is chosen as next is taken for what is meant. */
   async function press(device: string, command: Command): Promise<void> {
     go()
-    await remote?.press(device, command, tick())
+    const meant = toRaw(next.value)
+    if (meant && planned.value) advice.value = planned.value.words
+    await remote?.press(device, command, tick(), toRaw(hand.value), meant)
+    if (!next.value) return
+    await choose(next.value)
+    // It is there: nothing more is meant.
+    if (planned.value?.kind === 'nothing') await choose(undefined)
+  }
+  async function event(device: string, what: RunEvent): Promise<void> {
+    go()
+    await remote?.event(device, what, tick())
     if (next.value) await choose(next.value)
+  }
+  async function again(run: Kept) {
+    return remote?.again(toRaw(run))
   }
 
   return {
@@ -108,9 +130,12 @@ export const useRehearsal = defineStore('rehearsal', () => {
     now,
     running,
     planned,
+    advice,
     next,
     mix,
     moment,
+    hand,
+    drill,
     of,
     open,
     stop,
@@ -120,8 +145,16 @@ export const useRehearsal = defineStore('rehearsal', () => {
     choose,
     take,
     press,
+    event,
+    again,
     tick,
+    heard: (sink: number) => remote?.heard(sink, tick()),
     asLook: (title: string, order: number) => remote?.asLook(title, order),
+    worked: (from: number) => remote?.worked(from, tick()),
+    asMacro: (title: string, order: number, holder: string, from: number) =>
+      remote?.asMacro(title, order, holder, from, tick()),
+    kept: () => remote?.kept(),
+    read: (text: string) => remote?.read(text),
     draw: (wanted: Parameters<Rehearser['draw']>[0], at: number) => remote?.draw(wanted, at),
     /** It runs somewhere: the header says so. */
     goesOn: computed(() => stage.value !== undefined && running.value),

@@ -1,12 +1,4 @@
-export {
-  type Broken,
-  type Hand,
-  type Kept,
-  type Now,
-  type Planned,
-  Session,
-  type Summary,
-  type Target,
-} from './session'
+export { type Kept, type Target, readKept } from './kept'
+export { type Broken, type Hand, type Now, type Planned, Session, type Summary } from './session'
 export type { Stage } from './stage'
 export type { Shown } from './watch'

@@ -1,4 +1,8 @@
 import type { Checked } from '#core/propose'
 import { jumpsOf } from '#core/run'
+import { macrosOf } from './macros'
 
-export const QUERIES = { jumps: ({ traced }: Checked) => jumpsOf(traced) }
+export const QUERIES = {
+  jumps: ({ traced }: Checked) => jumpsOf(traced),
+  macros: ({ traced }: Checked) => macrosOf(traced),
+}

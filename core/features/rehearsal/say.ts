@@ -1,6 +1,6 @@
 import { type Traced, endName } from '#core/chain'
-import { own } from '#core/document'
-import type { Command, Event, Take } from '#core/run'
+import { type Macro, type MacroStep, own } from '#core/document'
+import { type Command, type Event, type Take, commandOf } from '#core/run'
 import { listWords } from '#core/words'
 
 const nameOf = (traced: Traced, device: string): string => own(traced.plan.devices, device)?.name ?? device
@@ -73,4 +73,19 @@ export function takeWords(traced: Traced, { kind, steps, cover, why }: Take): st
         ? `There is no straight way: ${listWords(together)} would have to change in the same frame`
         : 'There is no straight way'
   return `${way}. ${reason}; meanwhile ${cover === 'black' ? 'black' : 'the safe picture'} is seen.`
+}
+
+/** A step of a macro in words: "wait 25 frames", "Main to 7". */
+export function stepWords(traced: Traced, { at }: Macro, step: MacroStep): string {
+  if (step.do === 'wait')
+    return step.until
+      ? `wait for the end of the ${step.until}`
+      : step.ms === undefined
+        ? `wait ${step.frames} ${step.frames === 1 ? 'frame' : 'frames'}`
+        : `wait ${step.ms}\u00A0ms`
+  if (step.do === 'play') {
+    const clip = own(traced.plan.clips, step.clip)
+    return clip ? eventWords(traced, clip.player, { clip: step.clip! }) : `play ${step.clip}`
+  }
+  return commandWords(traced, step.at ?? at, commandOf(step)!)
 }

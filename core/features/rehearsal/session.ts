@@ -42,6 +42,7 @@ import {
   wordsOf,
 } from '#core/run'
 import { listWords } from '#core/words'
+import type { Aim, Kept, Target } from './kept'
 import { eventWords, takeWords } from './say'
 import { type Stage, stageOf } from './stage'
 import { type Shown, Watch } from './watch'
@@ -124,14 +125,6 @@ export interface Planned {
   readonly unseen?: string
 }
 
-export type Target =
-  | { readonly source: string }
-  | { readonly overlay: string }
-  | { readonly look: string }
-  | { readonly macro: string }
-  | { readonly safe: true }
-  | { readonly faded: boolean }
-
 /** A run in figures, to be held beside another. */
 export interface Summary {
   readonly seconds: number
@@ -145,14 +138,6 @@ export interface Summary {
 
 /** By whom, and from where, a press comes. */
 export type Hand = Pick<Extract<Happening, { command: Command }>, 'surface' | 'person'>
-
-interface Aim {
-  readonly tick: number
-  readonly target: Target
-}
-
-/** What is kept of a run besides its events: what was meant, and when. */
-export type Kept = RunLog & { readonly aims: readonly Aim[] }
 
 /** A rehearsal that is worked: what is pressed becomes happenings, what is seen is told. Ticks only ever rise. */
 export class Session {
