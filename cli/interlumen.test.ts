@@ -354,3 +354,54 @@ describe('key', () => {
     )
   })
 })
+
+describe('rehearse, take and run', () => {
+  const HARBOUR = 'demo/harbour-robotics-cup.json'
+  it('goes through the running order, each take clean, and counts the jumps', async () => {
+    const { status, stdout } = await run(['rehearse', HARBOUR])
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/\(nobody sees it\), then Main to/)
+    const { status: counted, stdout: table } = await run(['rehearse', HARBOUR, '--jumps', '--json'])
+    expect(counted).toBe(0)
+    for (const { sources, rows } of JSON.parse(table).switchers)
+      expect(rows.flat().filter(Boolean).length).toBe(sources.length * (sources.length - 1))
+  })
+  it('plans a take between two looks, and names them where one is missing', async () => {
+    const looks = Object.keys(JSON.parse(readFileSync(resolve(root, HARBOUR), 'utf8')).plans.main.looks)
+    const { status, stdout } = await run(['take', HARBOUR, '--from', looks[0]!, '--to', looks[1]!])
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/clean$/)
+    expect((await run(['take', HARBOUR, '--from', 'nowhere', '--to', looks[1]!])).stderr).toContain(looks[0]!)
+    expect((await run(['take', HARBOUR, '--from', looks[0]!])).stderr).toContain('--to LOOK is missing')
+  })
+  it('runs a kept run again, and refuses what is none', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'run-'))
+    const write = (name: string, body: unknown) => {
+      writeFileSync(join(folder, name), JSON.stringify(body))
+      return join(folder, name)
+    }
+    const press = (tick: number, device: string, input: string) => ({ tick, device, command: { do: 'program', input } })
+    const log = {
+      version: 1,
+      plan: 'another',
+      seed: 3,
+      moment: 0,
+      events: [press(480_000, 'main', 'in-7'), press(720_000, 'side', 'in-2')],
+      aims: [{ tick: 480_000, target: { source: 'referee' } }],
+    }
+    const { status, stdout } = await run(['run', HARBOUR, '--log', write('a.json', log), '--json'])
+    // In the wrong order, a second apart: about 50 frames of the clip player at each audience.
+    expect(status).toBe(1)
+    const told = JSON.parse(stdout)
+    expect(told.foreign).toBe(true)
+    const hall = told.sinks.find((sink: { name: string }) => sink.name === 'Hall screen west')
+    expect(hall.wrong).toBeGreaterThanOrEqual(49)
+    expect(hall.wrong).toBeLessThanOrEqual(53)
+    const right = { ...log, events: [press(480_000, 'side', 'in-2'), press(720_000, 'main', 'in-7')] }
+    expect((await run(['run', HARBOUR, '--log', write('b.json', right)])).status).toBe(0)
+    const bad = await run(['run', HARBOUR, '--log', write('c.json', { ...log, seed: 'x' })])
+    expect([bad.status, bad.stderr]).toEqual([2, expect.stringContaining('/seed')])
+    expect((await run(['run', HARBOUR, '--log', join(folder, 'none.json')])).stderr).toContain('none.json')
+    expect((await run(['run', HARBOUR])).stderr).toContain('--log EVENTS.json is missing')
+  })
+})

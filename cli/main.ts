@@ -14,9 +14,10 @@ type Command = (typeof COMMANDS)[number]
 
 const optionsOf = ({ options, json }: Command): string =>
   [
-    ...Object.entries(options).map(([name, { value, required }]) =>
-      required ? `--${name} ${value}` : `[--${name} ${value}]`,
-    ),
+    ...Object.entries(options).map(([name, { value, flag, required }]) => {
+      const words = flag ? `--${name}` : `--${name} ${value}`
+      return required ? words : `[${words}]`
+    }),
     '[--plan ID]',
     ...(json ? ['[--json]'] : []),
   ].join(' ')
@@ -29,12 +30,17 @@ FILE may be - for standard input.`
 
 interface Arguments {
   readonly file: string
-  readonly values: ReadonlyMap<string, string>
+  readonly values: Map<string, string>
   readonly json: boolean
 }
 
 function readArguments(args: readonly string[], command: Command): Arguments {
-  const named = Object.fromEntries([...Object.keys(command.options), 'plan'].map(name => [name, { type: 'string' }]))
+  const named = {
+    ...Object.fromEntries(
+      Object.entries(command.options).map(([name, { flag }]) => [name, { type: flag ? 'boolean' : 'string' }]),
+    ),
+    plan: { type: 'string' },
+  }
   const flags = command.json ? { json: { type: 'boolean' } } : {}
   try {
     const { values, positionals } = parseArgs({
@@ -45,7 +51,9 @@ function readArguments(args: readonly string[], command: Command): Arguments {
     const [file, more] = positionals
     if (file === undefined) throw new Unusable(USAGE)
     if (more !== undefined) throw new Unusable(`unknown argument ${more}\n${USAGE}`)
-    const given = Object.entries(values).filter((entry): entry is [string, string] => typeof entry[1] === 'string')
+    const given = Object.entries(values).flatMap(([name, value]): [string, string][] =>
+      typeof value === 'string' ? [[name, value]] : name !== 'json' && value === true ? [[name, '']] : [],
+    )
     return { file, values: new Map(given), json: values.json === true }
   } catch (error) {
     if (error instanceof Unusable) throw error
@@ -71,6 +79,14 @@ const DISK: Source = {
   bytes: path => readFileSync(path),
   write: (path, content) => writeFileSync(path, content),
   styled: process.stdout.isTTY && process.env.NO_COLOR === undefined,
+}
+
+function readText(path: string, { read }: Source): string {
+  try {
+    return read(path)
+  } catch (error) {
+    throw new Unusable(`${path}: ${(error as Error).message}`)
+  }
 }
 
 interface Read {
@@ -141,6 +157,10 @@ export async function runCommand(args: readonly string[], source: Source = DISK)
     const plan = show.plans[planId]!
     const strong = (words: string) => (source.styled ? styleText('bold', words, { validateStream: false }) : words)
     const checked = check(plan)
+    for (const [name, { file: isFile }] of Object.entries(command.options)) {
+      const path = isFile && values.get(name)
+      if (path) values.set(name, readText(path, source))
+    }
     const context: CommandContext = { show, planId, plan, checked, values, json, strong, picture, solver: highsLoader }
     const { out = '', error = '', exit, files = {} } = await command.run(context)
     for (const [path, content] of Object.entries(files))

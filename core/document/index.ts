@@ -3,6 +3,7 @@ export { canonicalPlan, canonicalText, sameValue } from './canonical'
 export { type Clash, clashOf } from './clash'
 export { COLLECTIONS, type Collection, DEFINITIONS, type Entry } from './collections'
 export {
+  EVERYWHERE,
   type Air,
   type Device,
   type Fit,

@@ -111,8 +111,14 @@ const GRAVITY: Readonly<Record<string, string>> = {
   K15: 'D',
   K16: 'D',
   K18: 'Q',
+  N09: 'R',
+  N10: 'D',
+  // Dead, where its picture never comes to what lights the lamp.
+  N11: 'RD',
+  N12: 'N',
   N13: 'D',
   N16: 'R',
+  N17: 'R',
   // Asked, where nothing says whether a recording is wanted.
   O04: 'RN',
   O05: 'D',

@@ -11,6 +11,10 @@ export interface Command<C> {
 export interface CommandOption {
   /** What stands for its value in the usage: "STANDARD". */
   readonly value: string
+  /** The value names a file: what the command gets is its text. */
+  readonly file?: true
+  /** It stands alone, without a value. */
+  readonly flag?: true
   readonly required?: true
 }
 

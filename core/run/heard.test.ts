@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { tracedOf } from '#core/chain'
 import { fmt, plan } from '../../testing/plans'
-import { doubled, gateAt, waysTo } from './heard'
+import { doubled, gateAt, levelsAt, waysTo } from './heard'
 import { stateBefore, taken } from './state'
 
 const format = fmt('1080p50')
@@ -76,5 +76,23 @@ describe('the ways of sound', () => {
     const pair = (look: object) => doubled(waysTo(traced, state(look), REC)).map(({ origin }) => origin)
     expect(pair({ program: { main: 'in-1' } })).toEqual(['mic'])
     expect(pair({ program: { main: 'in-2' } })).toEqual([])
+  })
+  it('come and go at equal power while a mix runs: half way each at the root of a half', () => {
+    const mixing = (share: number) => {
+      const rest = state({ program: { main: 'in-2' }, sound: { main: { 'in-2': 'follows', 'sound-1': 'shut' } } })
+      const main = { ...rest.mixers.main!, incoming: { input: 'in-1', share, style: 'mix' as const } }
+      const found = levelsAt(traced, { ...rest, mixers: { ...rest.mixers, main } }, REC)
+      return ['cam', 'two', 'mic'].map(id => found.get(id) ?? 0)
+    }
+    // sin 45 = cos 45 = 0.7071; sin 30 = 0.5, cos 30 = 0.866.
+    for (const [share, into, from] of [
+      [0.5, Math.SQRT1_2, Math.SQRT1_2],
+      [1 / 3, 0.5, Math.sqrt(3) / 2],
+    ] as const) {
+      const [cam, two, mic] = mixing(share)
+      expect(cam).toBeCloseTo(into, 9)
+      expect(mic).toBeCloseTo(into, 9)
+      expect(two).toBeCloseTo(from, 9)
+    }
   })
 })

@@ -1,6 +1,7 @@
 import type { Traced } from '#core/chain'
 import { type Cue, type Plan, type Segment, own } from '#core/document'
 import { fact } from '#core/kernel'
+import { Rehearsal } from './rehearsal'
 import { type ShowState, stateBefore, taken, takenBack } from './state'
 
 /** A state in which the chain rests for a while, and what led to it. */
@@ -22,6 +23,13 @@ export const cuesOf = ({ cues }: Pick<Plan, 'cues'>, segment: string): [string, 
     .filter(([, cue]) => cue.segment === segment)
     .sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
 
+/** What a macro comes to rest in. */
+function fired(traced: Traced, state: ShowState, macro: string): ShowState {
+  const run = new Rehearsal(traced, state, { phase: () => 0, delay: () => 0 })
+  run.happen([{ tick: 0, device: traced.plan.macros[macro]!.at, macro }])
+  return run.settled()
+}
+
 /** Each state in the order of the show: the opening of each segment, then what its cues do. */
 const momentsFact = fact<Traced, readonly Moment[]>('moments', traced => {
   const { plan } = traced
@@ -34,7 +42,7 @@ const momentsFact = fact<Traced, readonly Moment[]>('moments', traced => {
     const opening = opens === undefined ? undefined : own(plan.looks, opens)
     if (opening) state = taken(state, opening)
     found.push({ segment, ...(opening ? { look: opens } : {}), state })
-    for (const [cue, { look, back }] of cuesOf(plan, segment)) {
+    for (const [cue, { look, back, macro }] of cuesOf(plan, segment)) {
       const next = look === undefined ? undefined : own(plan.looks, look)
       const was = look === undefined && back !== undefined ? undone.get(back) : undefined
       if (next) {
@@ -43,6 +51,10 @@ const momentsFact = fact<Traced, readonly Moment[]>('moments', traced => {
         found.push({ segment, cue, look: look!, state })
       } else if (was) {
         state = takenBack(state, plan.looks[was.look]!, was.before)
+        found.push({ segment, cue, state })
+      }
+      if (own(plan.macros, macro)) {
+        state = fired(traced, state, macro!)
         found.push({ segment, cue, state })
       }
     }

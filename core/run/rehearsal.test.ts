@@ -3,6 +3,7 @@ import { tracedOf } from '#core/chain'
 import type { Plan } from '#core/document'
 import { RATE_TEXTS } from '#core/signal'
 import { SOAK } from '../../testing/soak'
+import { plan } from '../../testing/plans'
 import { base, chain, wild } from '../../testing/chains'
 import { frameTicks, seenFrom } from './clock'
 import { pictureAt } from './compose'
@@ -231,6 +232,38 @@ describe('jumps', () => {
       ['clean 1', '-', 'clean 1'],
       ['clean 2', 'clean 2', '-'],
     ])
+  })
+  it('are impossible where a feeder would have to show two pictures at once, until a lead goes around it', () => {
+    const two = (more: Record<string, string>) =>
+      tracedOf(
+        plan({
+          devices: {
+            ...Object.fromEntries(['a', 'b', 'c'].map(id => [id, 'computer 1080p50'])),
+            ...Object.fromEntries(['side', 'main', 'other'].map(id => [id, 'switcher-8-hdmi 1080p50'])),
+            hall: 'screen',
+            room: 'screen',
+          },
+          links: {
+            a: 'a.hdmi-1 > side.in-1 hdmi-passive 2',
+            b: 'b.hdmi-1 > side.in-2 hdmi-passive 2',
+            c: 'c.hdmi-1 > main.in-2 hdmi-passive 2',
+            l: 'side.out-1 > main.in-1 hdmi-passive 1',
+            k: 'side.out-2 > other.in-1 hdmi-passive 1',
+            h: 'main.out-1 > hall.in hdmi-passive 5',
+            r: 'other.out-1 > room.in hdmi-passive 5',
+            ...more,
+          },
+          wants: { hall: 'program', room: { feed: 'program', of: 'other' } },
+        } as never),
+      )
+    const row = (more: Record<string, string>) => {
+      const { sources, rows, held } = jumpsOf(two(more)).find(({ last }) => last === 'main')!
+      expect([sources, held]).toEqual([['a', 'b', 'c'], ['room']])
+      return rows.map(jumps => jumps.map(jump => (jump ? `${jump.kind} ${jump.shared ?? jump.presses}` : '-')))
+    }
+    // The room sees what Side shows: a. From c to b, Side would have to show a and b.
+    expect(row({})[2]).toEqual(['clean 1', 'impossible side', '-'])
+    expect(row({ straight: 'b.hdmi-2 > main.in-3 hdmi-passive 2' })[2]).toEqual(['clean 1', 'clean 1', '-'])
   })
   it('are n (n - 1) for any chain', () => {
     for (let seed = 1; seed <= 12; seed++)

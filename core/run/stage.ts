@@ -1,32 +1,46 @@
-import { mixOf } from '#core/catalog'
+import { carriesPicture, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
-import { type Box, type LinkEnd, own } from '#core/document'
-import { type Layer, type Picture, fillInput, linkTo } from './compose'
+import { type Box, own } from '#core/document'
+import type { Layer, Picture } from './compose'
 import { runInto } from './ends'
 import { type ShowState, taken } from './state'
 
-/** The inputs by which a source comes to a switcher's program: of that switcher, and of each feeder on the way. */
-export function routeTo(
+/** The most ways of one source to one switcher that are told. */
+const MOST_ROUTES = 12
+
+/**
+ * The inputs by which a source comes to a switcher's program: of that switcher, and of each feeder on the way. Straight
+ * ones first, then by ever more feeders.
+ */
+export function routesTo(
   traced: Traced,
   last: DeviceNode,
   source: string,
-): Readonly<Record<string, string>> | undefined {
-  const route: Record<string, string> = {}
-  let node: DeviceNode | undefined = last
-  while (node) {
-    if (own(route, node.id) !== undefined) return undefined
-    const port = fillInput(traced, node, source)
-    if (port === undefined) return undefined
-    route[node.id] = port
-    const end: LinkEnd = { device: node.id, port }
-    const origin = runInto(traced, end)?.origin
-    if (origin?.device === source) return route
-    const feeder = linkTo(traced, end, source)
-    const next: DeviceNode | undefined = feeder === undefined ? undefined : traced.chain.nodes.get(feeder)
-    node = next && isSwitcher(next) ? next : undefined
+): readonly Readonly<Record<string, string>>[] {
+  const found: Record<string, string>[] = []
+  let open: { node: DeviceNode; route: Record<string, string> }[] = [{ node: last, route: {} }]
+  while (open.length && found.length < MOST_ROUTES) {
+    const further: typeof open = []
+    for (const { node, route } of open)
+      for (const [port, row] of portsOf(node.model, 'in')) {
+        const origin = carriesPicture(row) ? runInto(traced, { device: node.id, port })?.origin : undefined
+        const from = origin && traced.chain.nodes.get(origin.device)
+        if (!origin || !from) continue
+        const way = { ...route, [node.id]: port }
+        if (from.id === source && origin.port !== 'key') found.push(way)
+        else if (isSwitcher(from) && own(way, from.id) === undefined) further.push({ node: from, route: way })
+      }
+    open = further.slice(0, 200)
   }
-  return undefined
+  return found.slice(0, MOST_ROUTES)
 }
+
+/** The usual one of these: the straight one, or that by the fewest feeders. */
+export const routeTo = (
+  traced: Traced,
+  last: DeviceNode,
+  source: string,
+): Readonly<Record<string, string>> | undefined => routesTo(traced, last, source)[0]
 
 /** The state in which a source is on the program of the last switcher that it reaches, all else as it is. */
 export function showing(traced: Traced, state: ShowState, source: string): ShowState | undefined {

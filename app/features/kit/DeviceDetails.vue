@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { number, string } from 'yup'
 import { CATALOGUE_CURRENCY, bodyOf, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
-import { type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
+import { EVERYWHERE, type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { WHAT_IS_RIGHT, moneyText } from '#core/words'
@@ -50,6 +50,12 @@ async function setMode(mode: string): Promise<void> {
   await store.commit(`${device.value.name}: ${model.value.modes![mode]!.title}`, edits)
 }
 
+/** Switchers that could light its lamp. */
+const lamps = computed(() =>
+  Object.entries(plan.value.devices).flatMap(([id, { name, model: key }]) =>
+    plan.value.models[key]?.role === 'switcher' ? [{ id, name }] : [],
+  ),
+)
 const outputs = computed(() => portsOf(model.value, 'out'))
 const inputs = computed(() => portsOf(model.value, 'in'))
 function setAir(text: string): void {
@@ -287,6 +293,27 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
             {{ one.unit }}
           </dd>
         </template>
+      </template>
+      <template v-if="model.role === 'source' && (lamps.length || device.tally)">
+        <dt>Lamp</dt>
+        <dd>
+          <select
+            class="pick"
+            aria-label="What lights its lamp"
+            :value="device.tally ?? ''"
+            @change="event => set(['tally'], chosenIn(event), `Lamp of ${device.name}`)"
+          >
+            <option value="">none, or nobody said</option>
+            <option :value="EVERYWHERE">every switcher on the way</option>
+            <option v-for="lamp in lamps" :key="lamp.id" :value="lamp.id">{{ lamp.name }} alone</option>
+            <option
+              v-if="device.tally && device.tally !== EVERYWHERE && !plan.devices[device.tally]"
+              :value="device.tally"
+            >
+              {{ device.tally }}, gone
+            </option>
+          </select>
+        </dd>
       </template>
       <template v-if="model.limits?.length">
         <dt>By itself</dt>

@@ -14,6 +14,7 @@ const byOrder = <T extends { readonly order: number }>(map: Readonly<Record<stri
   Object.entries(map).sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
 const looks = computed(() => byOrder(props.plan.looks))
 const clips = computed(() => byOrder(props.plan.clips))
+const macros = computed(() => byOrder(props.plan.macros))
 const people = computed(() => byOrder(props.plan.people))
 const cues = computed(() => byOrder(props.plan.cues).filter(([, cue]) => cue.segment === props.segment.id))
 const players = computed(() =>
@@ -189,6 +190,7 @@ defineExpose({ addCue })
             cue.look ? (plan.looks[cue.look]?.title ?? `${cue.look}, gone`) : '',
             cue.back ? `takes back ${plan.cues[cue.back]?.title ?? cue.back}` : '',
             cue.clip ? `plays ${plan.clips[cue.clip]?.title ?? cue.clip}` : '',
+            cue.macro ? `fires ${plan.macros[cue.macro]?.title ?? `${cue.macro}, gone`}` : '',
             cue.says ? `“${cue.says}”` : '',
           ]
             .filter(Boolean)
@@ -294,19 +296,33 @@ defineExpose({ addCue })
               <option v-for="(words, end) in END_WORDS" :key="end" :value="end">it {{ words }}</option>
             </select></label
           >
-          <label
-            ><span>Wanted for, s</span>
-            <TypedField
-              inputmode="decimal"
-              :value="cue.lastsS ?? ''"
-              :schema="secondsSchema"
-              placeholder="as long as it is"
-              aria-label="Wanted for, seconds"
-              @done="
-                text => ofCue(id, 'lastsS', text ? decimal(text) : undefined, `Wanted for ${text || 'its length'}`)
-              "
-          /></label>
         </template>
+        <label v-if="macros.length || cue.macro"
+          ><span>Macro</span>
+          <select
+            class="pick"
+            aria-label="Macro of the cue"
+            :value="cue.macro ?? ''"
+            @change="
+              event => ofCue(id, 'macro', valueIn(event), `Fire ${plan.macros[valueIn(event)]?.title ?? 'no macro'}`)
+            "
+          >
+            <option value="">none</option>
+            <option v-for="[macro, one] in macros" :key="macro" :value="macro">{{ one.title }}</option>
+            <option v-if="cue.macro && !plan.macros[cue.macro]" :value="cue.macro">{{ cue.macro }}, gone</option>
+          </select></label
+        >
+        <label v-if="cue.clip || cue.macro"
+          ><span>Wanted for, s</span>
+          <TypedField
+            inputmode="decimal"
+            :value="cue.lastsS ?? ''"
+            :schema="secondsSchema"
+            placeholder="as long as it is"
+            aria-label="Wanted for, seconds"
+            @done="text => ofCue(id, 'lastsS', text ? decimal(text) : undefined, `Wanted for ${text || 'its length'}`)"
+        /></label>
+
         <p class="row">
           <button type="button" class="btn small" :disabled="i === 0" @click="shift(id, -1)">Earlier</button>
           <button type="button" class="btn small" :disabled="i === cues.length - 1" @click="shift(id, 1)">Later</button>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Jump } from '#core/run'
+import { listWords } from '#core/words'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 
@@ -11,15 +12,28 @@ const all = useAnswer('jumps', () => [] as const)
 const name = (id: string): string => store.plan?.devices[id]?.name ?? id
 const chosen = ref<{ from: string; to: string; jump: Jump }>()
 const told = computed(() =>
-  (all.value ?? []).map(({ last, rows }) => {
+  (all.value ?? []).map(({ last, rows, held }) => {
     const each = rows.flat().flatMap(jump => jump ?? [])
-    const clean = each.filter(({ kind }) => kind === 'clean').length
+    const count = (kind: Jump['kind']) => each.filter(jump => jump.kind === kind).length
     const most = Math.max(0, ...each.map(({ presses }) => presses))
-    return `${name(last)}: ${clean === each.length ? `all ${each.length} jumps are clean` : `${clean} of ${each.length} jumps are clean`}, with at most ${most} ${most === 1 ? 'press' : 'presses'}.`
+    const rest = [
+      ...(count('detour') ? [`${count('detour')} by a picture between`] : []),
+      ...(count('impossible') ? [`${count('impossible')} impossible`] : []),
+    ]
+    const clean =
+      count('clean') === each.length
+        ? `all ${each.length} jumps are clean`
+        : `${count('clean')} of ${each.length} jumps are clean, ${listWords(rest)}`
+    const keeps = held.length
+      ? ` ${listWords(held.map(name))} meanwhile ${held.length === 1 ? 'keeps' : 'keep'} what is seen there.`
+      : ''
+    return `${name(last)}: ${clean}, with at most ${most} ${most === 1 ? 'press' : 'presses'}.${keeps}`
   }),
 )
-const words = ({ kind, presses }: Jump): string =>
-  `${presses} ${presses === 1 ? 'press' : 'presses'}${kind === 'detour' ? ', by a picture between' : ''}`
+const words = ({ kind, presses, shared }: Jump): string =>
+  kind === 'impossible'
+    ? `impossible, for ${shared === undefined ? 'a feeder' : name(shared)} would have to show two pictures at once; a lead of its own would do`
+    : `${presses} ${presses === 1 ? 'press' : 'presses'}${kind === 'detour' ? ', by a picture between' : ''} at most, wherever the feeders stand`
 </script>
 
 <template>
@@ -52,11 +66,14 @@ const words = ({ kind, presses }: Jump): string =>
                   v-if="jump"
                   type="button"
                   class="figures"
-                  :class="[`p${Math.min(3, jump.presses)}`, { detour: jump.kind === 'detour' }]"
+                  :class="[
+                    `p${Math.min(3, jump.presses)}`,
+                    { detour: jump.kind === 'detour', never: jump.kind === 'impossible' },
+                  ]"
                   :aria-label="`From ${name(one.sources[i]!)} to ${name(one.sources[j]!)}: ${words(jump)}`"
                   @click="chosen = { from: one.sources[i]!, to: one.sources[j]!, jump }"
                 >
-                  {{ jump.presses }}
+                  {{ jump.kind === 'impossible' ? '–' : jump.presses }}
                 </button>
               </td>
             </tr>
@@ -65,8 +82,7 @@ const words = ({ kind, presses }: Jump): string =>
       </div>
     </template>
     <p v-if="chosen" aria-live="polite">
-      From <b>{{ name(chosen.from) }}</b> to <b>{{ name(chosen.to) }}</b>: {{ words(chosen.jump) }} at most, wherever
-      the feeders stand.
+      From <b>{{ name(chosen.from) }}</b> to <b>{{ name(chosen.to) }}</b>: {{ words(chosen.jump) }}.
     </p>
   </section>
 </template>
@@ -132,6 +148,9 @@ td button {
 .p3 {
   border-color: var(--dark);
   border-style: dashed;
+}
+.never {
+  border: 2px dashed var(--dark);
 }
 .detour {
   background: repeating-linear-gradient(45deg, transparent 0 4px, var(--dark) 4px 6px);

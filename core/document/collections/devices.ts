@@ -28,6 +28,9 @@ export type Task = (typeof TASKS)[number]
 export const SHOTS = ['safe', 'wide', 'close', 'side', 'floor', 'detail', 'audience', 'overhead', 'roaming'] as const
 export type Shot = (typeof SHOTS)[number]
 
+/** What a lamp follows that is lit only while every switcher on the way has its source on air; no device has this name. */
+export const EVERYWHERE = 'everywhere'
+
 /** Over the network lead (IEEE 802.3), or by a supply of its own. */
 export const FED_BY = ['poe', 'supply'] as const
 
@@ -61,6 +64,8 @@ export interface Device {
   readonly timecode?: (typeof COUNTS)[number]
   /** Cameras: no lips are seen in what it shows, so that its picture is not held against the sound. */
   readonly noLips?: true
+  /** Sources with a lamp: the switcher whose program lights it, or `everywhere`; absent, it has none. It may be gone. */
+  readonly tally?: string
   readonly shutter?: number
   /** Cameras: the white point that is set, kelvin; the aperture as the n of f/n; and the sensitivity, ISO. */
   readonly whiteK?: number
@@ -186,6 +191,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     fed: oneOf(FED_BY),
     coding: oneOf(CODINGS),
     noLips: said,
+    tally: ref('slug'),
     boxed: said,
     dc: object(['volts', 'm', 'mm2'], { volts: number(1, 400), m: number(0, 500), mm2: number(0.05, 50) }),
     timecode: oneOf(COUNTS),
@@ -204,6 +210,8 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
   misfit: (devices, base, { models }) => {
     for (const [id, device] of Object.entries(devices)) {
       const at = `${base}/${id}`
+      if (id === EVERYWHERE)
+        return misfit(at, `key ${show(id)}`, `any id but ${show(EVERYWHERE)}, which says what a lamp follows`)
       const model = own(models, device.model)
       if (!model) return misfit(`${at}/model`, show(device.model), `a key of models: ${idsOf(models)}`)
       if (device.mode !== undefined && !own(model.modes, device.mode))

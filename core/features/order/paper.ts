@@ -83,6 +83,7 @@ export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
       { key: 'by', title: 'By' },
       { key: 'look', title: 'Look' },
       { key: 'clip', title: 'Clip' },
+      { key: 'macro', title: 'Macro' },
       { key: 'done', title: 'Done' },
     ],
     rows: cues.map(({ cue, segment, begins }, i) => {
@@ -96,6 +97,7 @@ export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
         says: cue.says ?? '',
         by: own(plan.people, cue.by)?.name ?? '',
         look: own(plan.looks, cue.look)?.title ?? (back ? `as before ${back.title}` : ''),
+        macro: own(plan.macros, cue.macro)?.title ?? '',
         clip: clip ? `${clip.title}, ${clockSeconds(cue.lastsS ?? clip.lengthS)}` : '',
         done: '\u2610',
       }

@@ -1,6 +1,6 @@
 import type { Checked } from '#core/propose'
 import { jumpsOf } from '#core/run'
-import { macrosOf } from './macros'
+import { macrosOf } from './facts'
 
 export const QUERIES = {
   jumps: ({ traced }: Checked) => jumpsOf(traced),

@@ -1,6 +1,6 @@
 import { type Traced, endName } from '#core/chain'
 import { type Macro, type MacroStep, own } from '#core/document'
-import { type Command, type Event, type Take, commandOf } from '#core/run'
+import { type Command, type Event, type Take, commandOf, momentsOf } from '#core/run'
 import { listWords } from '#core/words'
 
 const nameOf = (traced: Traced, device: string): string => own(traced.plan.devices, device)?.name ?? device
@@ -89,3 +89,11 @@ export function stepWords(traced: Traced, { at }: Macro, step: MacroStep): strin
   }
   return commandWords(traced, step.at ?? at, commandOf(step)!)
 }
+
+/** "Opening: opens", "Opening: Trailer": the states of the show, in its order. */
+export const momentTitles = (traced: Traced): string[] =>
+  momentsOf(traced).map(({ segment, cue }) =>
+    segment === undefined
+      ? 'as it stands'
+      : `${traced.plan.segments[segment]!.title}: ${cue === undefined ? 'opens' : traced.plan.cues[cue]!.title}`,
+  )

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { type Plan, applyEdits, openFile } from '#core/document'
+import { readKept } from './kept'
 import { Session } from './session'
 
 const demo = (name: string): Plan => {
@@ -86,5 +87,99 @@ describe('a rehearsal', () => {
       ['Main mix 50 frames', undefined],
       ['Main mix 50 frames', 'a transition runs'],
     ])
+  })
+  it('counts exactly the frames that show neither picture, where it is said what is meant', () => {
+    const session = new Session(demo('harbour-robotics-cup'))
+    const meant = { source: 'referee' } as const
+    session.press('main', { do: 'program', input: 'in-7' }, 2 * SECOND, {}, meant)
+    // A second later: 50 frames of the clip player, and not a flash.
+    session.press('side', { do: 'program', input: 'in-2' }, 3 * SECOND, {}, meant)
+    const { history, wrong, log } = session.look(6 * SECOND)
+    const [, between, after] = history[hall(session)]!
+    expect([between!.words, between!.why, after!.words, after!.wrong]).toEqual([
+      'Clip player',
+      'neither',
+      'Remote referee',
+      undefined,
+    ])
+    // The feeder's delay and the two phases may take a frame or two more, at each of the audiences.
+    expect(between!.wrong).toBeGreaterThanOrEqual(49)
+    expect(between!.wrong).toBeLessThanOrEqual(53)
+    expect(wrong).toBeGreaterThanOrEqual(between!.wrong!)
+    expect(log.length).toBe(2)
+  })
+  it('knows a source that no longer comes, and takes another safe picture', () => {
+    const session = new Session(demo('harbour-robotics-cup'))
+    session.event('wide', { power: 'off' }, SECOND)
+    const dark = session.look(2 * SECOND)
+    expect(dark.sources.wide!.lost).toBe(true)
+    expect(dark.broken).toEqual([{ device: 'wide', words: 'Wide, gallery loses its power' }])
+    expect(dark.history[hall(session)]!.at(-1)).toMatchObject({ why: 'lost' })
+    expect(dark.words[hall(session)]).toContain('Wide, gallery, standing still')
+    // The safe picture of the plan is the very one that is lost.
+    session.take({ safe: true }, 3 * SECOND)
+    const safe = session.look(5 * SECOND)
+    expect(safe.words[hall(session)]).toBe('Arena north')
+    expect(safe.arrive[0]).toBe(safe.arrive[1])
+    session.event('wide', { power: 'on' }, 6 * SECOND)
+    expect(session.look(8 * SECOND).broken).toEqual([])
+  })
+  it('keeps what was pressed as a macro that does the same, with the pauses in frames', () => {
+    const plan = demo('kiln-night')
+    const session = new Session(plan)
+    session.press('main', { do: 'preview', input: 'in-2' }, SECOND)
+    session.press('main', { do: 'auto', style: 'mix', frames: 25 }, SECOND + 48_000)
+    const macro = session.asMacro('Soft to two', 1, 'main', 0, 2 * SECOND)!
+    // 48 000 ticks at 25 frames/s (9600 ticks) are 5 frames, at 50 (4800) 10.
+    const frame = session.stage.frame
+    expect(macro.steps).toEqual([
+      { do: 'preview', input: 'in-2' },
+      { do: 'wait', frames: Math.round(48_000 / frame) },
+      { do: 'auto', style: 'mix', frames: 25 },
+    ])
+    expect(session.worked(0, 2 * SECOND)).toEqual(['main'])
+    expect(session.asMacro('Nothing', 1, 'main', 5 * SECOND, 6 * SECOND)).toBeUndefined()
+    const applied = applyEdits(plan, [{ do: 'add', collection: 'macros', id: 'soft', value: macro }])
+    if (!applied.ok) throw new Error(applied.problem.path)
+    const again = new Session(applied.value.plan)
+    again.take({ macro: 'soft' }, SECOND)
+    expect(again.look(4 * SECOND).words).toEqual(session.look(4 * SECOND).words)
+    expect(again.look(4 * SECOND).log.map(({ words }) => words)).toEqual(['macro Soft to two'])
+  })
+  it('is the same when it is run again from what was kept, and says so of a file that is none', () => {
+    const plan = demo('harbour-robotics-cup')
+    const session = new Session(plan, 1, 7)
+    session.take({ source: 'referee' }, SECOND, { mix: 12 })
+    session.event('main', { signal: 'lost', port: 'in-3' }, 2 * SECOND)
+    session.press('main', { do: 'program', input: 'in-3' }, 3 * SECOND, { person: 'nobody' })
+    session.take({ overlay: 'scores' }, 4 * SECOND)
+    session.look(6 * SECOND)
+    const read = readKept(JSON.stringify(session.kept()))
+    if (!read.ok) throw new Error(read.problem.path)
+    const again = Session.again(plan, read.value).summary()
+    expect(again).toEqual(session.summary())
+    expect(again.sinks.some(({ wrong }) => wrong > 0)).toBe(true)
+    const bad = (change: object) => readKept(JSON.stringify({ ...session.kept(), ...change }))
+    expect(bad({ aims: [{ tick: 1, target: { nonsense: 1 } }] })).toMatchObject({ problem: { path: '/aims/0' } })
+    expect(bad({ aims: 3 })).toMatchObject({ problem: { path: '/aims' } })
+    expect(bad({ version: 9 })).toMatchObject({ problem: { path: '/version' } })
+  })
+  it('tells what is heard, and no longer what has lost its power', () => {
+    const session = new Session(demo('harbour-robotics-cup'))
+    const sink = hall(session)
+    const heard = session.heard(sink, SECOND)
+    expect(heard.length).toBeGreaterThan(0)
+    expect(heard.every(({ level }) => level === 1)).toBe(true)
+    // What makes it loses its power, and is silent.
+    session.event(heard[0]!.device, { power: 'off' }, 2 * SECOND)
+    expect(session.heard(sink, 3 * SECOND).map(({ device }) => device)).not.toContain(heard[0]!.device)
+  })
+  it('says where a picture can be looked at that cannot be next, and what a macro does', () => {
+    const session = new Session(demo('harbour-robotics-cup'))
+    session.take({ source: 'clips' }, SECOND)
+    session.look(4 * SECOND)
+    const unseen = session.plan({ source: 'referee' })!.unseen
+    expect(unseen).toContain('It cannot be next on Main: Side is on air with another picture.')
+    expect(session.plan({ macro: 'none' })).toBeUndefined()
   })
 })

@@ -2,7 +2,8 @@ import { type Surface, carriesPicture, isCamera, mixOf, portsOf } from '#core/ca
 import { type Traced, endName, isSwitcher, lastSwitchers } from '#core/chain'
 import { own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
-import { callsOf, frameTicks, judgedSinks, momentsOf, runInto } from '#core/run'
+import { callsOf, frameTicks, judgedSinks, runInto } from '#core/run'
+import { momentTitles } from './say'
 
 /** What the stage is made of: all that stays while a run goes on. */
 export interface Stage {
@@ -158,13 +159,7 @@ export function stageOf(traced: Traced): Stage {
       .map(({ id, device }) => ({ device: id, name: device.name })),
     overlays: titled(plan.overlays),
     looks: titled(plan.looks),
-    moments: momentsOf(traced).map(({ segment, cue }, index) => ({
-      index,
-      title:
-        segment === undefined
-          ? 'as it stands'
-          : `${plan.segments[segment]!.title}: ${cue === undefined ? 'opens' : plan.cues[cue]!.title}`,
-    })),
+    moments: momentTitles(traced).map((title, index) => ({ index, title })),
     scenes: scenesOf(traced),
     frame: Math.min(9600, ...fastest),
   }

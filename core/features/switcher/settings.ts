@@ -1,6 +1,6 @@
 import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
 import { type DeviceNode, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
-import { CODING_WORDS, type PortSetting, own } from '#core/document'
+import { CODING_WORDS, EVERYWHERE, type PortSetting, own } from '#core/document'
 import { tilesOf } from './tiles'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
 
@@ -102,6 +102,8 @@ export function settingsOf(node: DeviceNode): Setting[] {
   if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
   if (device.timecode !== undefined)
     list.push({ name: 'Timecode', value: device.timecode === 'drop' ? 'drop-frame' : 'non-drop' })
+  if (device.tally !== undefined)
+    list.push({ name: 'Lamp', value: device.tally === EVERYWHERE ? 'lit by the whole way' : `lit by ${device.tally}` })
   if (device.whiteK !== undefined) list.push({ name: 'White point', value: `${device.whiteK}\u00A0K` })
   if (device.aperture !== undefined) list.push({ name: 'Aperture', value: `f/${device.aperture}` })
   if (device.iso !== undefined) list.push({ name: 'Sensitivity', value: `ISO\u00A0${device.iso}` })

@@ -88,8 +88,10 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Off the air': { order: 60, hint: 'No key of the device holds it: say so to whoever switches.' },
   'Position': { order: 65, hint: 'Drive there and store it under that name or number.' },
   'Clip': { order: 66, when: 'once' },
+  'Lamp': { order: 67, hint: 'Lit by the whole way: by a controller that reads every switcher on it.' },
   'Page': { order: 70 },
   'Look': { order: 71, act: 'macros' },
+  'Macro': { order: 72, act: 'macros', when: 'once', hint: 'Run it once with nobody watching.' },
   'Note': { order: 90, when: 'once' },
 }
 

@@ -3,6 +3,7 @@ import { type DeviceNode, type Traced, endName, isSwitcher } from '#core/chain'
 import { BLACK, type Box, type Look, OFF, type Overlay, type Plan, cutOf, own, screenOf } from '#core/document'
 import { fillInput } from '#core/run'
 import { clockSeconds, listWords } from '#core/words'
+import { macrosOf } from '../rehearsal/facts'
 import type { Setting } from './settings'
 
 const KIND_WORDS = {
@@ -65,6 +66,8 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
       if (words.length) list.push({ name: 'Look', value: `${look.title}: ${words.join(', ')}` })
     }
   }
+  for (const { title, steps } of macrosOf(traced).filter(({ at }) => at === node.id))
+    list.push({ name: 'Macro', value: `${title}: ${steps.join('; ')}` })
   for (const [, { title, contents, presets }] of looks) {
     const content = own(contents, node.id)
     if (content) list.push({ name: 'Page', value: `${title}: ${CONTENT_WORDS[content]}` })

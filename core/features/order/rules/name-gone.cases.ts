@@ -1,7 +1,8 @@
 import { CLEAR, kept, patches } from '../../../../testing/graphics'
 import { onBlackPage } from '../../../../testing/overlaid'
 import { type Faulty, STAGE } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { withButtons } from '../../../../testing/buttons'
+import { fmt, plan } from '../../../../testing/plans'
 
 const SHOW = {
   devices: { pc: 'computer 1080p59.94', main: STAGE },
@@ -58,5 +59,53 @@ export const CASES: readonly Faulty[] = [
     plan: onBlackPage(kept(patches(160, 90, CLEAR, [[20, 60, 90, 17, [200, 220, 240, 255]]])), { graphic: 'card' }),
     offers: ['Take the picture card out of Names'],
     says: ['Names names the picture card'],
+  },
+  {
+    name: 'a macro for an input and a keyer that are gone',
+    gives: ['N13'],
+    plan: withButtons({
+      macros: {
+        go: {
+          title: 'Go',
+          order: 1,
+          at: 'main',
+          steps: [
+            { do: 'program', input: 'in-99' },
+            { do: 'key', keyer: '7', overlay: 'off' },
+            { do: 'program', input: 'in-2' },
+          ],
+        },
+      },
+    }),
+    offers: ['Take the input in-99 of main out of Go'],
+    says: ['Go names the input in-99 of main'],
+  },
+  {
+    name: 'a macro that plays a clip which is gone, fired by nobody',
+    gives: ['N13'],
+    plan: withButtons({ macros: { go: { title: 'Go', order: 1, at: 'main', steps: [{ do: 'play', clip: 'film' }] } } }),
+    offers: ['Take the clip film out of Go'],
+    says: ['Go names the clip film'],
+  },
+  {
+    name: 'a lamp that follows a switcher which is gone, and a cue with a macro that is',
+    gives: ['N13', 'N13'],
+    plan: withButtons({
+      devices: { a: { model: 'computer', ports: { 'hdmi-1': { format: fmt('1080p59.94') } }, tally: 'old' } },
+      segments: { talk: { title: 'Talk', order: 1 } },
+      cues: { open: { segment: 'talk', title: 'Open', order: 1, macro: 'intro' } },
+    }),
+    offers: [],
+    says: [],
+  },
+  {
+    name: 'a macro in a switcher that holds none',
+    gives: ['N13'],
+    plan: withButtons({
+      devices: { side: 'switcher-4-scaling 1080p59.94' },
+      macros: { go: { title: 'Go', order: 1, at: 'side', steps: [{ do: 'program', input: 'in-2' }] } },
+    }),
+    offers: ['Make Go a button of', 'Remove Go'],
+    says: ['Go is to stand in side, which holds no macros'],
   },
 ]

@@ -1,6 +1,6 @@
 import { mixOf } from '#core/catalog'
-import { type Traced, isSwitcher } from '#core/chain'
-import { BLACK, type Look, OFF, own } from '#core/document'
+import { type Traced, deviceName, isSwitcher, runAt } from '#core/chain'
+import { BLACK, EVERYWHERE, type Look, type Macro, type MacroStep, OFF, own } from '#core/document'
 import { type Anchor, type Quantity, text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 
@@ -16,8 +16,12 @@ interface Gone {
 export const nameGone = rule({
   code: 'N13',
   about:
-    'A look, a cue, a segment or an overlay names an input, a keyer, an overlay, a picture, a clip or somebody that the plan no longer has.',
+    'A look, a cue, a segment, a macro or an overlay names an input, a keyer, an overlay, a picture, a clip or somebody that the plan no longer has.',
   messages: {
+    unheld: {
+      severity: 'D',
+      says: '{macro} is to stand in {switcher}, which holds {count}: it is a button of a controller, or nothing.',
+    },
     gone: { severity: 'D', says: '{who} names {what}, which the plan no longer has: that part of it cannot be done.' },
   },
   find: (traced, say) => {
@@ -25,18 +29,69 @@ export const nameGone = rule({
     for (const { at, who, what } of named(traced)) {
       const key = JSON.stringify(at)
       const words: Record<'who' | 'what', Quantity> = { who: text(who), what: text(what) }
-      if (!first.has(key)) first.set(key, say('gone', at, words))
+      if (!first.has(key))
+        first.set(key, say('gone', at, words, at.on === 'device' ? runAt(traced, at.device) : undefined))
     }
-    return [...first.values()]
+    const kept = unheld(traced).map(({ id, title, at, count }) =>
+      say(
+        'unheld',
+        { on: 'macro', macro: id },
+        {
+          macro: text(title),
+          switcher: text(deviceName(traced, at)),
+          count: text(count === 0 ? 'no macros' : `${count} macros`),
+        },
+      ),
+    )
+    return [...first.values(), ...kept]
   },
   remedies: (traced, { at }): Proposal[] => {
     const draft = new Draft(traced.plan)
     const mine = named(traced).filter(one => JSON.stringify(one.at) === JSON.stringify(at))
     for (const { mend } of mine) mend(draft)
     const [one] = mine
+    if (!one && at.on === 'macro') return elsewhere(traced, at.macro)
     return one ? [{ title: `Take ${one.what} out of ${one.who}`.slice(0, 120), edits: draft.edits }] : []
   },
 })
+
+/** Macros for which their switcher has no room. */
+function unheld({ plan, chain }: Traced): { id: string; title: string; at: string; count: number }[] {
+  const held = new Map<string, number>()
+  return Object.entries(plan.macros)
+    .sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
+    .flatMap(([id, { title, at }]) => {
+      const node = chain.nodes.get(at)
+      if (!node || !isSwitcher(node)) return []
+      const count = mixOf(node.model)?.macros
+      held.set(at, (held.get(at) ?? 0) + 1)
+      return count !== undefined && held.get(at)! > count ? [{ id, title, at, count }] : []
+    })
+}
+
+/** As a button of a controller or computer that is there; or not at all. */
+function elsewhere(traced: Traced, id: string): Proposal[] {
+  const macro = traced.plan.macros[id]!
+  const holders = [...traced.chain.nodes.values()].filter(
+    ({ model }) => model.role === 'control' || (model.kind === 'computer' && !model.mix),
+  )
+  const gone = new Draft(traced.plan)
+  gone.edits.push({ do: 'remove', collection: 'macros', id })
+  return [
+    ...holders.slice(0, 3).map(({ id: holder, device }): Proposal => {
+      const draft = new Draft(traced.plan)
+      draft.set(['macros', id, 'at'], holder)
+      draft.set(
+        ['macros', id, 'steps'],
+        macro.steps.map(step =>
+          step.do === 'wait' || step.do === 'play' ? step : { ...step, at: step.at ?? macro.at },
+        ),
+      )
+      return { title: `Make ${macro.title} a button of ${device.name}`.slice(0, 120), edits: draft.edits }
+    }),
+    { title: `Remove ${macro.title}`.slice(0, 120), edits: gone.edits },
+  ]
+}
 
 const inOverlays = ({ plan }: Traced): Gone[] =>
   Object.entries(plan.overlays).flatMap(([id, { title, graphic, over }]): Gone[] => {
@@ -62,13 +117,79 @@ const inClips = ({ plan }: Traced): Gone[] =>
         ],
   )
 
+/** What a step of a macro names that is gone, in words. */
+function goneIn({ plan, chain }: Traced, { at }: Macro, step: MacroStep): string | undefined {
+  if (step.do === 'wait') return undefined
+  if (step.do === 'play') return own(plan.clips, step.clip) ? undefined : `the clip ${step.clip}`
+  const device = step.at ?? at
+  const node = chain.nodes.get(device)
+  if (!node || !isSwitcher(node)) return `the switcher ${device}`
+  const { name } = node.device
+  const { ports } = node.model
+  if (step.input !== undefined && step.input !== BLACK && own(ports, step.input)?.dir !== 'in')
+    return `the input ${step.input} of ${name}`
+  if (step.port !== undefined && own(ports, step.port)?.dir !== 'out') return `the output ${step.port} of ${name}`
+  const keyers = mixOf(node.model)?.keyers
+  if (step.keyer !== undefined && keyers && Number(step.keyer) > keyers.length) return `keyer ${step.keyer} of ${name}`
+  if (step.overlay !== undefined && step.overlay !== OFF && !own(plan.overlays, step.overlay))
+    return `the overlay ${step.overlay}`
+  return undefined
+}
+
+/** A macro without the steps that cannot be done; without any, it goes. */
+function inMacros(traced: Traced): Gone[] {
+  const { plan } = traced
+  return Object.entries(plan.macros).flatMap(([id, macro]): Gone[] => {
+    const at = { on: 'macro', macro: id } as const
+    const remove = (draft: Draft) => draft.edits.push({ do: 'remove', collection: 'macros', id })
+    if (!own(plan.devices, macro.at)) return [{ at, who: macro.title, what: `the device ${macro.at}`, mend: remove }]
+    const source: Gone[] =
+      macro.shows !== undefined && !own(plan.devices, macro.shows)
+        ? [
+            {
+              at,
+              who: macro.title,
+              what: `the source ${macro.shows}`,
+              mend: draft => draft.set(['macros', id, 'shows']),
+            },
+          ]
+        : []
+    const bad = macro.steps.flatMap((step, i) => {
+      const what = goneIn(traced, macro, step)
+      return what === undefined ? [] : [{ i, what }]
+    })
+    const left = macro.steps.filter((_, i) => !bad.some(one => one.i === i))
+    const steps: Gone[] = bad.slice(0, 1).map(({ what }) => ({
+      at,
+      who: macro.title,
+      what,
+      mend: left.some(step => step.do !== 'wait') ? draft => draft.set(['macros', id, 'steps'], left) : remove,
+    }))
+    return [...steps, ...source]
+  })
+}
+
+const inLamps = ({ plan }: Traced): Gone[] =>
+  Object.entries(plan.devices).flatMap(([id, { name, tally }]): Gone[] =>
+    tally === undefined || tally === EVERYWHERE || own(plan.devices, tally)
+      ? []
+      : [
+          {
+            at: { on: 'device', device: id },
+            who: `the lamp of ${name}`,
+            what: `the switcher ${tally}`,
+            mend: draft => draft.set(['devices', id, 'tally'], EVERYWHERE),
+          },
+        ],
+  )
+
 function named(traced: Traced): Gone[] {
   const { plan } = traced
   return [
     ...Object.entries(plan.looks).flatMap(([id, look]) => inLook(traced, id, look)),
     ...Object.entries(plan.cues).flatMap(([id, cue]): Gone[] => {
       const at = { on: 'cue', cue: id } as const
-      const gone = (field: 'look' | 'clip' | 'by' | 'back', there: object, word: string): Gone[] =>
+      const gone = (field: 'look' | 'clip' | 'macro' | 'by' | 'back', there: object, word: string): Gone[] =>
         cue[field] !== undefined && !own(there as Record<string, unknown>, cue[field])
           ? [{ at, who: cue.title, what: `the ${word} ${cue[field]}`, mend: draft => draft.set(['cues', id, field]) }]
           : []
@@ -87,6 +208,7 @@ function named(traced: Traced): Gone[] {
         : [
             ...gone('look', plan.looks, 'look'),
             ...gone('clip', plan.clips, 'clip'),
+            ...gone('macro', plan.macros, 'macro'),
             ...gone('by', plan.people, 'person'),
             ...gone('back', plan.cues, 'cue'),
           ]
@@ -130,6 +252,8 @@ function named(traced: Traced): Gone[] {
       ]
     }),
     ...inClips(traced),
+    ...inMacros(traced),
+    ...inLamps(traced),
   ]
 }
 
