@@ -121,6 +121,87 @@ test('rehearses: what is next, the planned take, a key, a picture from anywhere,
   await expect(page.getByRole('button', { name: 'Clip on air' })).toBeVisible()
 })
 
+test('works a switcher by hand, breaks what it hangs on, records a macro, keeps runs and compares them', async ({
+  page,
+}) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'rehearse')
+  const large = page.getByRole('img', { name: /^Hall screen west sees/ })
+  await expect(large).toHaveAccessibleName(/Wide, gallery/)
+  // What is meant is said first: then each frame that shows something else is counted.
+  await press(page, '9')
+  await page.getByTitle('Press 7 on Main, by hand').first().click()
+  await expect(large).toHaveAccessibleName(/Clip player/)
+  await page.getByTitle('Press 2 on Side, by hand').click()
+  await expect(large).toHaveAccessibleName(/Remote referee/)
+  await expect(page.getByText(/^wrong picture, \d+ frames$/)).toBeVisible()
+  await expect(page.getByText(/was seen for \d+ frames: neither the old picture nor the new/)).toBeVisible()
+  await page.getByRole('button', { name: 'how to do it clean' }).click()
+  await expect(page.getByText('Side to 2 (nobody sees it), then Main to 7.')).toBeVisible()
+  await press(page, 'y')
+  await page.getByRole('button', { name: 'Keep this run' }).click()
+  await page.getByLabel('Its name').fill('In the wrong order')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByRole('checkbox', { name: /In the wrong order/ })).toBeVisible()
+
+  // Again from the beginning, as planned; a plug is drawn, and the safe picture is there.
+  await press(page, 'r')
+  await press(page, '9')
+  await press(page, 'Space')
+  await expect(large).toHaveAccessibleName(/Remote referee/)
+  await press(page, 'x')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Plug at Main, SIDE' }).click()
+  await expect(large).toHaveAccessibleName(/without signal|dark/)
+  await expect(page.getByText(/see nothing|Everybody sees/)).toBeVisible()
+  await press(page, 's')
+  await expect(large).toHaveAccessibleName(/sees Wide, gallery$/)
+  await page.getByRole('button', { name: 'Mend it' }).click()
+  await expect(page.getByText('Everybody sees a picture.')).toBeVisible()
+  await press(page, 'y')
+  await page.getByRole('button', { name: 'Keep this run' }).click()
+  await page.getByLabel('Its name').fill('As planned')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await page.getByRole('checkbox', { name: /In the wrong order/ }).check()
+  await page.getByRole('checkbox', { name: /As planned/ }).check()
+  const hall = page.getByRole('row', { name: /^Hall screen west/ })
+  await expect(hall.getByRole('cell').first()).toHaveText(/[1-9]\d* wrong frames/)
+  await expect(page.getByRole('row', { name: /^Fingerprint/ })).toBeVisible()
+  // A file that is no run says where it is none.
+  await page.getByLabel('Open a file').setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"version":1,"plan":"","seed":-1,"moment":0,"events":[]}'),
+  })
+  await expect(page.getByRole('alert')).toContainText('/seed')
+
+  // By hand at the panel: preview, then run; kept as a macro of the switcher, and fired.
+  await press(page, 'm')
+  await press(page, 'd')
+  await expect(page.getByText('recording', { exact: true })).toBeVisible()
+  await press(page, 'h')
+  await expectAccessible(page)
+  await page.getByRole('group', { name: 'On preview' }).getByRole('button', { name: /^4/ }).click()
+  await page.getByRole('button', { name: 'Run', exact: true }).click()
+  await expect(large).toHaveAccessibleName(/sees Pit lane, roaming$/)
+  await press(page, 'd')
+  await page.getByRole('button', { name: 'Name it' }).click()
+  await page.getByLabel('Its name').fill('Softly to the pit')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await saved(page)
+  await expect(page.getByText('Main mix 25 frames').first()).toBeVisible()
+  await page
+    .getByRole('button', { name: /Begin again/ })
+    .first()
+    .click()
+  await expect(large).toHaveAccessibleName(/sees Wide, gallery$/)
+  await page.getByTitle('Macro, Main').filter({ hasText: 'Softly to the pit' }).click()
+  await expect(large).toHaveAccessibleName(/sees Pit lane, roaming$/)
+  await press(page, 'u')
+  await expect(page.getByText('Hall screen west hears this.')).toBeVisible()
+  // A cue of the running order can fire it.
+  await goTo(page, 'Running order')
+})
+
 test('names each source once over the chain, lays the multiview out by keys, and keeps what was ticked', async ({
   page,
 }) => {

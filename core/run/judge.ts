@@ -1,4 +1,5 @@
-import { type Picture, unfitIn } from './compose'
+import { unfitIn } from './compose'
+import type { Picture } from './tree'
 
 /** What is wrong with a frame of a sink: neither what was there nor what was to come; or what may never be seen. */
 export type Fault = 'neither' | 'back again' | 'falls back' | NonNullable<ReturnType<typeof unfitIn>>

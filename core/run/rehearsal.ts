@@ -2,14 +2,16 @@ import { type Traced, delayMs, socketKey } from '#core/chain'
 import { LOSS, mixOf, prerollFramesOf } from '#core/catalog'
 import { type Content, type LinkEnd, own } from '#core/document'
 import { type Clock, TICKS_PER_MS, TICKS_PER_S, boundary, frameAt, frameTicks, seenFrom } from './clock'
-import { type Picture, pictureAt } from './compose'
+import { pictureAt } from './compose'
+import type { Picture } from './tree'
 import { runInto } from './ends'
 import { Gaps } from './gaps'
 import { actsOf } from './hands'
 import type { Happening } from './happening'
 import { type Command, type Machine, advanced, commanded, isSettled, machineOf, seenIn } from './machine'
 import { expandMacro } from './macros'
-import { type ClipShown, type MixState, type Seeing, type ShowState, mixerNodes, stateBefore } from './state'
+import { type MixState, type Seeing, type ShowState, mixerNodes, stateBefore } from './state'
+import type { ClipShown } from './tree'
 
 /** What the chain is made of, as a run needs it. */
 interface Place {

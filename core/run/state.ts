@@ -1,8 +1,8 @@
 import { type Feed, carriesPicture, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Content, type LinkEnd, type Look, OFF, type Opening, own } from '#core/document'
-import type { Picture } from './compose'
 import { runInto } from './ends'
+import type { ClipShown, Picture } from './tree'
 
 /** What a switcher does at a moment; the optional parts only while something moves. */
 export interface MixState {
@@ -26,12 +26,6 @@ export interface MixState {
   readonly lifting?: true
   /** Share of black over all while it fades. */
   readonly black?: number
-}
-
-/** One of the plan's clips in a player: not yet at its first picture, under way, or past its end. */
-export interface ClipShown {
-  readonly id: string
-  readonly at: 'pre-roll' | 'plays' | 'over'
 }
 
 /** The chain as somebody sees it who takes its pictures: what each switcher shows in the frame that they get. */

@@ -1,7 +1,7 @@
 import type { Traced } from '#core/chain'
 import { own } from '#core/document'
 import { listWords } from '#core/words'
-import type { Picture } from './compose'
+import type { Picture } from './tree'
 
 /** Nothing comes, or what is at the bottom of it does not. */
 export const isDark = (picture: Picture): boolean =>

@@ -6,6 +6,7 @@ import type { Stage } from '#core/features/rehearsal'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
+import FindingList from '~/ui/FindingList.vue'
 import SidePanel from './SidePanel.vue'
 import { useRehearsal } from './store'
 
@@ -15,6 +16,7 @@ const emit = defineEmits<{ again: [] }>()
 const live = useRehearsal()
 const store = usePlanStore()
 const notices = useNotices()
+const findings = computed(() => (store.report?.findings ?? []).filter(({ screen }) => screen === 'rehearse'))
 const told = useAnswer('macros', () => [] as const)
 const open = ref<string>()
 /** What was pressed, and where it can be kept. */
@@ -135,6 +137,7 @@ const isThere = (id: string): boolean => props.stage.macros.some(one => one.id =
     <p v-if="live.drill !== undefined" class="small" role="status">
       Recording: everything that is pressed, and the time between, becomes a step.
     </p>
+    <FindingList v-if="findings.length" :findings="findings" />
     <ul class="list">
       <li v-for="one in told ?? []" :key="one.id">
         <div class="head">

@@ -196,6 +196,14 @@ const toggle = (one: Panel): void => {
   panel.value = panel.value === one ? 'sources' : one
 }
 const jumping = ref(false)
+// Whoever comes here for what is found at a macro sees it.
+watch(
+  () => [route.query.at, store.report?.version] as const,
+  ([key]) => {
+    if (key && store.report?.findings.some(one => one.key === key && one.screen === 'rehearse')) panel.value = 'macros'
+  },
+  { immediate: true },
+)
 const macroPanel = ref<InstanceType<typeof MacroPanel>>()
 function drill(): void {
   panel.value = 'macros'

@@ -95,31 +95,39 @@ export const useRehearsal = defineStore('rehearsal', () => {
     of.value = undefined
   }
 
+  /** How what is meant now would be done from where it was first said. */
+  let way = ''
   async function choose(target: Target | undefined): Promise<void> {
     next.value = target
-    planned.value = target && (await remote?.plan(toRaw(target)))
+    way = ''
+    await replan()
+  }
+  async function replan(): Promise<void> {
+    planned.value = next.value && (await remote?.plan(toRaw(next.value)))
   }
   async function take(target: Target, frames = mix.value): Promise<void> {
     go()
     await remote?.take(toRaw(target), tick(), frames)
     if (next.value === target) await choose(undefined)
-    else if (next.value) await choose(next.value)
+    else await replan()
   }
   /** By hand: what is chosen as next is taken for what is meant. */
   async function press(device: string, command: Command): Promise<void> {
     go()
     const meant = toRaw(next.value)
-    if (meant && planned.value) advice.value = planned.value.words
+    if (meant && planned.value) {
+      way ||= planned.value.words
+      advice.value = way
+    }
     await remote?.press(device, command, tick(), toRaw(hand.value), meant)
-    if (!next.value) return
-    await choose(next.value)
+    await replan()
     // It is there: nothing more is meant.
     if (planned.value?.kind === 'nothing') await choose(undefined)
   }
   async function event(device: string, what: RunEvent): Promise<void> {
     go()
     await remote?.event(device, what, tick())
-    if (next.value) await choose(next.value)
+    await replan()
   }
   async function again(run: Kept) {
     return remote?.again(toRaw(run))

@@ -8,6 +8,8 @@ export interface Reach {
   readonly unreached: readonly DeviceNode[]
   /** Controllers that reach nothing which can be set up, and that host nothing either. */
   readonly idle: readonly DeviceNode[]
+  /** What a device reaches by control leads, by its id. */
+  readonly from: (device: string) => ReadonlySet<string>
   /** By device: from what kinds of surface a socket of it is reached. */
   readonly reached: ReadonlyMap<string, ReadonlySet<Surface['kind']>>
 }
@@ -59,8 +61,14 @@ const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
       node.model.configured.every(port => !reached.has(socketKey(node.id, port))) &&
       used(node),
   )
+  const reachedFrom = (device: string): ReadonlySet<string> => {
+    const node = chain.nodes.get(device)
+    const points = node ? from(socketsOf(node)) : new Set<string>()
+    return new Set(nodes.flatMap(other => (socketsOf(other).some(point => points.has(point)) ? [other.id] : [])))
+  }
   return {
     unreached,
+    from: reachedFrom,
     reached: reachedBy(nodes, controllers, node => from(socketsOf(node)), socketsOf),
     // While something waits for a controller, that is what is told.
     idle: unreached.length

@@ -1,5 +1,5 @@
 import { type Surface, carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
-import { type Traced, endName, isSwitcher, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers } from '#core/chain'
 import { own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
 import { callsOf, frameTicks, judgedSinks, runInto } from '#core/run'
@@ -101,34 +101,7 @@ export function stageOf(traced: Traced): Stage {
       .sort((a, b) => a.call - b.call),
     switchers: nodes
       .filter(isSwitcher)
-      .map(({ id, device, model }) => ({
-        device: id,
-        name: device.name,
-        last: last.has(id),
-        inputs: portsOf(model, 'in')
-          .filter(([, port]) => carriesPicture(port))
-          .map(([port, row]) => {
-            const origin = runInto(traced, { device: id, port })?.origin
-            return {
-              port,
-              number: String(row.number ?? row.title),
-              name: own(device.ports, port)?.label ?? (origin ? chain.nodes.get(origin.device)!.device.name : ''),
-              ...(origin ? { from: origin.device } : {}),
-            }
-          }),
-        keyers: (mixOf(model)?.keyers ?? []).map(({ title, kinds }, i) => ({
-          number: String(i + 1),
-          title,
-          overlays: Object.entries(plan.overlays).flatMap(([overlay, { kind }]) =>
-            kinds.includes(kind) ? [overlay] : [],
-          ),
-        })),
-        fades: mixOf(model)?.fadeToBlack ?? true,
-        longest: mixOf(model)?.longest ?? 250,
-        styles: (['mix', 'dip', 'wipe'] as const).filter(style => mixOf(model)?.transitions.includes(style) ?? true),
-        surfaces: (mixOf(model)?.surfaces ?? []).map(({ kind }) => kind),
-        macros: mixOf(model)?.macros ?? 0,
-      }))
+      .map(node => switcherOf(traced, node, last.has(node.id)))
       .sort((a, b) => Number(a.last) - Number(b.last)),
     sinks: nodes
       .filter(({ model }) => model.role === 'sink')
@@ -162,5 +135,35 @@ export function stageOf(traced: Traced): Stage {
     moments: momentTitles(traced).map((title, index) => ({ index, title })),
     scenes: scenesOf(traced),
     frame: Math.min(9600, ...fastest),
+  }
+}
+
+function switcherOf(traced: Traced, { id, device, model }: DeviceNode, last: boolean): Stage['switchers'][number] {
+  const { chain, plan } = traced
+  return {
+    device: id,
+    name: device.name,
+    last,
+    inputs: portsOf(model, 'in')
+      .filter(([, port]) => carriesPicture(port))
+      .map(([port, row]) => {
+        const origin = runInto(traced, { device: id, port })?.origin
+        return {
+          port,
+          number: String(row.number ?? row.title),
+          name: own(device.ports, port)?.label ?? (origin ? chain.nodes.get(origin.device)!.device.name : ''),
+          ...(origin ? { from: origin.device } : {}),
+        }
+      }),
+    keyers: (mixOf(model)?.keyers ?? []).map(({ title, kinds }, i) => ({
+      number: String(i + 1),
+      title,
+      overlays: Object.entries(plan.overlays).flatMap(([overlay, { kind }]) => (kinds.includes(kind) ? [overlay] : [])),
+    })),
+    fades: mixOf(model)?.fadeToBlack ?? true,
+    longest: mixOf(model)?.longest ?? 250,
+    styles: (['mix', 'dip', 'wipe'] as const).filter(style => mixOf(model)?.transitions.includes(style) ?? true),
+    surfaces: (mixOf(model)?.surfaces ?? []).map(({ kind }) => kind),
+    macros: mixOf(model)?.macros ?? 0,
   }
 }

@@ -61,4 +61,25 @@ export const CASES: readonly Faulty[] = [
     offers: ['Leave joy at home'],
     says: ['joy is planned', 'reaches nothing'],
   },
+  {
+    name: 'a button of a computer that no lead brings to the switcher',
+    gives: ['C17'],
+    plan: plan({
+      devices: {
+        a: 'computer 1080p59.94',
+        b: 'computer 1080p59.94',
+        main: 'switcher-4-strict 1080p59.94',
+        hall: 'projector',
+      },
+      links: {
+        a: 'a.hdmi-1 > main.in-1 hdmi-passive 2',
+        b: 'b.hdmi-1 > main.in-2 hdmi-passive 2',
+        h: 'main.out-1 > hall.in hdmi-passive 5',
+      },
+      wants: { hall: 'program' },
+      macros: { go: { title: 'Go', order: 1, at: 'a', steps: [{ do: 'program', at: 'main', input: 'in-2' }] } },
+    }),
+    offers: ['Leave main out of Go'],
+    says: ['Go is a button of a, and no control lead brings it to main: pressed, it does nothing there.'],
+  },
 ]
