@@ -1,4 +1,5 @@
 import { expect, expectAccessible, goTo, openCopy, press, saved, test } from './walk'
+import { FINGERPRINTS } from '../testing/runs/fingerprints'
 
 test('plans a talk: a segment, looks by picture, a caption and its keyer, and everything on the sheets', async ({
   page,
@@ -234,4 +235,18 @@ test('names each source once over the chain, lays the multiview out by keys, and
   await page.reload()
   await expect(first.first()).toBeChecked()
   await expect(first.nth(1)).not.toBeChecked()
+})
+
+test('comes to the same state in the browser as on the machine that kept a run', async ({ page }) => {
+  for (const [show, name] of [
+    ['Kiln Night', 'kiln-night'],
+    ['Harbour Robotics Cup', 'harbour-robotics-cup'],
+    ['Three-hall Science Fair', 'three-hall-science-fair'],
+  ] as const) {
+    await openCopy(page, show, 'rehearse')
+    await page.getByRole('tab', { name: 'Runs' }).click()
+    await page.getByLabel('Open a file').setInputFiles(`testing/runs/${name}.json`)
+    await page.getByRole('checkbox', { name: new RegExp(name) }).check()
+    await expect(page.getByRole('row', { name: /^Fingerprint/ })).toContainText(FINGERPRINTS[name])
+  }
 })

@@ -67,9 +67,12 @@ export function canonicalPlan(plan: Plan): string {
   return JSON.stringify(sortKeys(plan, ''))
 }
 
+/** Any JSON value on one line with sorted keys: equal values give equal text. */
+export const canonicalValue = (value: unknown): string => JSON.stringify(sortKeys(value, ''))
+
 /** True when two JSON values are equal, whatever the order of their keys. */
 export function sameValue(a: unknown, b: unknown): boolean {
-  return JSON.stringify(sortKeys(a, '')) === JSON.stringify(sortKeys(b, ''))
+  return canonicalValue(a) === canonicalValue(b)
 }
 
 const MAPS = new Set<string>(['plans', 'ports', 'modes', 'makes', ...COLLECTIONS])

@@ -1,5 +1,5 @@
 export { type Brief, minutesOfDay, powered, showMinutes } from './brief'
-export { canonicalPlan, canonicalText, sameValue } from './canonical'
+export { canonicalPlan, canonicalValue, canonicalText, sameValue } from './canonical'
 export { type Clash, clashOf } from './clash'
 export { COLLECTIONS, type Collection, DEFINITIONS, type Entry } from './collections'
 export {

@@ -1,6 +1,6 @@
 import { SURFACES } from '#core/catalog'
 import type { Traced } from '#core/chain'
-import { CONTENTS, type LinkEnd, type Outcome, misfit, show } from '#core/document'
+import { CONTENTS, canonicalValue, type LinkEnd, type Outcome, misfit, show } from '#core/document'
 import { TICKS_PER_S } from './clock'
 import type { Happening } from './happening'
 import { Rehearsal, seededChances } from './rehearsal'
@@ -32,7 +32,7 @@ export function runOf(traced: Traced, { seed, moment, events }: RunLog): Rehears
 /** What some sinks show at a tick and how the switchers stand, as 16 hexadecimal figures: equal states, equal figures. */
 export const fingerprint = (rehearsal: Rehearsal, sinks: readonly LinkEnd[], tick: number): string =>
   digest(
-    JSON.stringify([sinks.map(end => rehearsal.seen(end, tick)), rehearsal.stands(tick), rehearsal.refused.length]),
+    canonicalValue([sinks.map(end => rehearsal.seen(end, tick)), rehearsal.stands(tick), rehearsal.refused.length]),
   )
 
 /** Two FNV-1a hashes of 32 bits with unlike beginnings. No safeguard against intent, only against chance. */

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { type Plan, applyEdits, openFile } from '#core/document'
+import { FINGERPRINTS } from '../../../testing/runs/fingerprints'
 import { readKept } from './kept'
 import { Session } from './session'
 
@@ -182,4 +183,21 @@ describe('a rehearsal', () => {
     expect(unseen).toContain('It cannot be next on Main: Side is on air with another picture.')
     expect(session.plan({ macro: 'none' })).toBeUndefined()
   })
+  it.each(Object.entries(FINGERPRINTS))(
+    '%s comes to the same, whole and after a passage in the middle',
+    (name, print) => {
+      const plan = demo(name)
+      const text = readFileSync(new URL(`../../../testing/runs/${name}.json`, import.meta.url), 'utf8')
+      const read = readKept(text)
+      if (!read.ok) throw new Error(read.problem.path)
+      const log = read.value
+      expect(Session.again(plan, log).summary().fingerprint).toBe(print)
+      const cut = Math.floor(log.events.length / 3)
+      const first = Session.again(plan, { ...log, events: log.events.slice(0, cut) }).kept()
+      const carried = readKept(JSON.stringify(first))
+      if (!carried.ok) throw new Error(carried.problem.path)
+      const rest = [...carried.value.events, ...log.events.slice(cut)]
+      expect(Session.again(plan, { ...carried.value, events: rest }).summary().fingerprint).toBe(print)
+    },
+  )
 })

@@ -271,7 +271,7 @@ export class Session {
       pictures,
       words: pictures.map(picture => wordsOf(this.traced, picture)),
       history: this.watch.history,
-      log: this.lines.filter(line => line.tick <= tick).slice(-60),
+      log: this.told(this.lines.filter(line => line.tick <= tick).slice(-60)),
       settled: this.rehearsal.isSettledAt(tick) && this.watch.arrived,
       broken: this.brokenAt(tick),
       arrive: [judged.filter(picture => !isDark(picture)).length, judged.length],
@@ -373,7 +373,7 @@ export class Session {
         const wrong = shown.reduce((sum, one) => sum + (one.wrong ?? 0), 0)
         return judged ? [{ name, changes: shown.length - 1, wrong }] : []
       }),
-      lines: this.lines,
+      lines: this.told(this.lines),
       fingerprint: fingerprint(this.rehearsal, this.ends, now),
     }
   }
@@ -538,18 +538,16 @@ export class Session {
     this.rehearsal.happen(said)
     this.events.push(...said)
     this.lines.push(...said.map((one, i) => ({ index: first + i, tick: one.tick, words: one.words ?? '' })))
-    // A press that comes before others may change what was refused of those.
-    this.lines = this.lines
-      .map(({ index, tick, words }) => {
-        const refusal = this.rehearsal.refused.find(one => one.index === index)
-        return {
-          index,
-          tick,
-          words,
-          ...(refusal ? (refusal.done ? { doubt: refusal.words } : { refused: refusal.words }) : {}),
-        }
-      })
-      .sort((a, b) => a.tick - b.tick || a.index - b.index)
+    this.lines.sort((a, b) => a.tick - b.tick || a.index - b.index)
+  }
+
+  /** Lines of the log with what became of them: a press that comes before others may change what is refused of those. */
+  private told(lines: readonly (Line & { readonly index: number })[]): Line[] {
+    const refusals = new Map(this.rehearsal.refused.map(one => [one.index, one]))
+    return lines.map(({ index, tick, words }) => {
+      const refusal = refusals.get(index)
+      return { tick, words, ...(refusal ? (refusal.done ? { doubt: refusal.words } : { refused: refusal.words }) : {}) }
+    })
   }
 
   private words(one: Happening): string {
