@@ -153,7 +153,7 @@ test('works a switcher by hand, breaks what it hangs on, records a macro, keeps 
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Plug at Main, SIDE' }).click()
   await expect(large).toHaveAccessibleName(/without signal|dark/)
-  await expect(page.getByText(/see nothing|Everybody sees/)).toBeVisible()
+  await expect(page.getByText(/see no live picture|Everybody sees/)).toBeVisible()
   await press(page, 's')
   await expect(large).toHaveAccessibleName(/sees Wide, gallery$/)
   await page.getByRole('button', { name: 'Mend it' }).click()

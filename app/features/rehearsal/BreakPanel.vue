@@ -27,7 +27,7 @@ const left = computed(() => props.now.arrive)
     <p aria-live="polite">
       <template v-if="left[0] === left[1]">Everybody sees a picture.</template>
       <template v-else
-        ><b>{{ left[1] - left[0] }} of {{ left[1] }}</b> see nothing.</template
+        ><b>{{ left[1] - left[0] }} of {{ left[1] }}</b> see no live picture.</template
       >
       <button type="button" class="btn small safe" @click="emit('safe')">
         Safe picture <span class="key">S</span>

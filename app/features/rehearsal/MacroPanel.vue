@@ -147,9 +147,10 @@ const isThere = (id: string): boolean => props.stage.macros.some(one => one.id =
             :aria-expanded="open === one.id"
             @click="open = open === one.id ? undefined : one.id"
           >
-            <b>{{ one.title }}</b>
+            <b>{{ one.title }}</b>{{ ' ' }}
             <span class="quiet small"
-              >{{ one.button ? 'button of' : 'in' }} {{ one.holder }}, {{ one.seconds.toFixed(1) }} s</span
+              >{{ one.button ? 'button of' : 'in' }} {{ one.holder }},
+              {{ one.seconds > 0 ? `over ${one.seconds.toFixed(1)} s` : 'at once' }}</span
             >
           </button>
           <button type="button" class="btn small" :disabled="!isThere(one.id)" @click="live.take({ macro: one.id }, 1)">

@@ -77,8 +77,11 @@ const faded = computed(() =>
 /** A wrong frame stands still for this long, so that it is seen, ticks. */
 const HOLD = 2 * TICKS_PER_S
 const held = computed(() => {
-  const wrong = (now.value?.history[sink.value] ?? []).findLast(one => one.wrong)
-  return view.value === undefined && wrong && now.value!.tick - wrong.tick < HOLD ? wrong : undefined
+  const shown = now.value?.history[sink.value] ?? []
+  const at = shown.findLastIndex(one => one.wrong)
+  const [wrong, after] = [shown[at], shown[at + 1]]
+  // What is still wrong is seen as it is.
+  return view.value === undefined && wrong && after && now.value!.tick - after.tick < HOLD ? wrong : undefined
 })
 /** What is drawn large: now, or a moment that is past. */
 const past = computed(() => view.value ?? held.value?.tick)
@@ -109,7 +112,7 @@ const big = ref<HTMLElement>()
 const { width: bigRoom } = useElementSize(big)
 const { height: windowHeight } = useWindowSize()
 /** What stands above and below the large picture, so that strip and log are seen without scrolling, px. */
-const AROUND = 480
+const AROUND = 512
 const bigWidth = computed(() => {
   const byHeight = Math.floor(((windowHeight.value - AROUND) * 16) / 9)
   return Math.max(320, Math.min(600, Math.floor(bigRoom.value) || 600, byHeight))
@@ -293,9 +296,10 @@ const base = computed(() => `/shows/${here.value}`)
         >drawn {{ frames }}/s</span
       >
       <label class="small"
-        >From
+        ><span class="from-words">From</span>
         <select
           class="pick small from"
+          aria-label="From which moment"
           :value="live.moment"
           @change="event => begin(Number((event.target as HTMLSelectElement).value))"
         >
@@ -601,11 +605,19 @@ const base = computed(() => `/shows/${here.value}`)
   display: block;
 }
 @media (max-width: 1100px) {
+  .from-words {
+    display: none;
+  }
+  .centre,
+  .left {
+    overflow: visible;
+  }
   .stage {
+    grid-template-rows: auto auto;
     grid-template-columns: minmax(0, 1fr) 152px;
     overflow: auto;
   }
-  .stage > :first-child {
+  .left {
     grid-row: 2;
     grid-column: 1 / -1;
   }

@@ -139,6 +139,7 @@ defineExpose({ stretches })
 .stretch.wrong {
   background: var(--plate);
   border-left: 8px solid var(--plate);
+  border-bottom: 6px solid var(--plate);
 }
 .needle {
   position: absolute;

@@ -38,6 +38,7 @@ import {
   stepsOf,
   taken,
   tallyOf,
+  unfitIn,
   withOverlay,
   wordsOf,
 } from '#core/run'
@@ -274,7 +275,7 @@ export class Session {
       log: this.told(this.lines.filter(line => line.tick <= tick).slice(-60)),
       settled: this.rehearsal.isSettledAt(tick) && this.watch.arrived,
       broken: this.brokenAt(tick),
-      arrive: [judged.filter(picture => !isDark(picture)).length, judged.length],
+      arrive: [judged.filter(picture => !isDark(picture) && unfitIn(picture) !== 'lost').length, judged.length],
       wrong: this.watch.wrong,
     }
   }
