@@ -26,6 +26,9 @@ test('mends Harbour Robotics Cup by keyboard alone, from dark end to dark end', 
   await press(page, 'm')
   await page.getByRole('button', { name: 'Set Main in Goal, north too' }).click()
   await expect(page.getByRole('button', { name: 'Set Main in Goal, north too' })).toBeHidden()
+  await page.goto(`${base}/clips`)
+  await page.getByRole('button', { name: 'Convert Reel of the finals to 1080p50' }).click()
+  await expect(page.getByRole('button', { name: /^Convert Reel/ })).toBeHidden()
   await page.goto(`${base}/runs`)
   await expect(verdict(page)).toHaveText('13 of 20 pictures arrive')
   const taken: string[] = []

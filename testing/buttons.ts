@@ -31,3 +31,11 @@ export const button = (steps: readonly object[], more: object = {}): { macros: R
   macros: { go: { title: 'Go', order: 1, at: 'work', steps, ...more } },
 })
 export const press = (at: string, input: string): object => ({ do: 'program', at, input })
+
+/** The same with a player of clips at the last switcher. */
+export const withClips = (more: Record<string, unknown>): Plan =>
+  withButtons({
+    ...more,
+    devices: { film: 'player-clips 1080p59.94', ...(more.devices as object | undefined) },
+    links: { film: 'film.hdmi > main.in-3 hdmi-passive 2', ...(more.links as object | undefined) },
+  })

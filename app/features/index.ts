@@ -1,6 +1,7 @@
 import type { Screen } from '~/shell/screens'
 import { screen as brief } from './brief/screen'
 import { screen as whatif } from './continuity/screen'
+import { screen as clips } from './clips/screen'
 import { screen as cost } from './cost/screen'
 import { screen as inside } from './inside/screen'
 import { screen as kit } from './kit/screen'
@@ -30,6 +31,7 @@ export const SCREENS: readonly Screen[] = [
   switchers,
   outputs,
   overlays,
+  clips,
   sound,
   whatif,
   inside,

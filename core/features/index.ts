@@ -6,6 +6,7 @@ import { insideFeature } from './inside/feature'
 import { whyFeature } from './why/feature'
 import { engineOf } from '#core/kernel'
 import type { CommandContext } from '#core/propose'
+import { clips } from './clips/feature'
 import { computers } from './computers/feature'
 import { continuity } from './continuity/feature'
 import { control } from './control/feature'
@@ -49,6 +50,7 @@ export const FEATURES = [
   time,
   media,
   line,
+  clips,
   computers,
   cost,
   order,

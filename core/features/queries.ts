@@ -1,4 +1,5 @@
 import type { Checked } from '#core/propose'
+import { QUERIES as clips } from './clips/queries'
 import { QUERIES as computers } from './computers/queries'
 import { QUERIES as continuity } from './continuity/queries'
 import { QUERIES as cost } from './cost/queries'
@@ -22,6 +23,7 @@ import { QUERIES as why } from './why/queries'
 
 /** Everything that a page may ask about a checked plan, by name. The worker is one dispatcher over it. */
 export const QUERIES = {
+  ...clips,
   ...computers,
   ...continuity,
   ...cost,

@@ -92,10 +92,11 @@ export function expandMacro(
       continue
     }
     if (step.do === 'play') {
-      const clip = own(traced.plan.clips, step.clip)
+      const id = calledBy(traced, step)
+      const clip = own(traced.plan.clips, id)
       const node = clip && traced.chain.nodes.get(clip.player)
-      if (!clip || !node) continue
-      happenings.push({ tick: now, device: clip.player, clip: step.clip! })
+      if (!clip || id === undefined || !node) continue
+      happenings.push({ tick: now, device: clip.player, clip: id })
       over.clip = now + prerollFramesOf(node.model) * frameOf(clip.player) + Math.round(clip.lengthS * TICKS_PER_S)
       continue
     }
@@ -106,4 +107,11 @@ export function expandMacro(
   }
   flush()
   return { happenings, ticks: Math.max(now, over.transition) - tick }
+}
+
+/** The clip that a step plays: by its name, or what stands at the number by which it is called. */
+function calledBy({ plan }: Traced, { clip, index }: MacroStep): string | undefined {
+  const player = own(plan.clips, clip)?.player
+  if (index === undefined || player === undefined) return clip
+  return Object.entries(plan.clips).find(([, one]) => one.player === player && one.index === index)?.[0]
 }

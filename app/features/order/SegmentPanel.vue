@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { number, string } from 'yup'
+import { string } from 'yup'
 import { type Cue, type Edit, type Plan, type Segment, freshId, setEdit } from '#core/document'
 import { clockSeconds, figure, listWords } from '#core/words'
 import { useAnswer } from '~/plan/answer'
-import { decimal } from '~/ui/typed'
+import { decimal, secondsSchema } from '~/ui/typed'
 
 /** One segment: when it begins and in which look, its cues in their order, who works what, and who comes. */
 const props = defineProps<{ plan: Plan; segment: { readonly id: string } & Segment }>()
@@ -37,7 +37,6 @@ const ofCue = (id: string, field: keyof Cue, value: string | number | undefined,
 
 const timeSchema = string().matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day such as 19:30')
 const nameSchema = string().trim().max(120, 'at most 120 characters')
-const secondsSchema = number().typeError('seconds').min(0.1, 'a tenth of a second or more').max(86_400, 'at most a day')
 
 function addCue(): void {
   const words = 'New cue'

@@ -1,4 +1,7 @@
-import { collection, number, object, oneOf, ref, whole } from '#core/kernel'
+import { collection, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import type { VideoFormat } from '#core/signal'
+import { CODINGS, type RecordCoding } from '../../features/media/collection'
+import { formatMisfit } from '../formats'
 
 /** What a player shows when a clip is over: its last frame, black, the clip again, or what it showed before. */
 export const CLIP_ENDS = ['hold', 'black', 'loop', 'back'] as const
@@ -12,6 +15,14 @@ export interface Clip {
   readonly end: (typeof CLIP_ENDS)[number]
   /** Its place in the player's list, where it is called by number. */
   readonly index?: number
+  /** How its pictures are written; absent, nobody looked. */
+  readonly format?: VideoFormat
+  readonly coding?: RecordCoding
+  /** It carries how solid it is beside its colours. */
+  readonly alpha?: true
+  /** Size of the file, GB of 10^9 byte, and the medium of the plan that it lies on, which may be gone. */
+  readonly gb?: number
+  readonly medium?: string
 }
 
 export const clips = collection<Clip>({
@@ -26,6 +37,18 @@ export const clips = collection<Clip>({
     lengthS: number(0.1, 86_400),
     end: oneOf(CLIP_ENDS),
     index: whole(1, 9999),
+    format: ref('format'),
+    coding: oneOf(CODINGS),
+    alpha: said,
+    gb: number(0.001, 100_000),
+    medium: ref('slug'),
   }),
+  misfit: (entries, at) => {
+    for (const [id, { format }] of Object.entries(entries)) {
+      const bad = format && formatMisfit(format, `${at}/${id}/format`)
+      if (bad) return bad
+    }
+    return undefined
+  },
   words: ({ title }) => title,
 })

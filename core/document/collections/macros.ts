@@ -28,6 +28,8 @@ export interface MacroStep {
   readonly feed?: Feed
   /** `play`: one of the plan's clips, started by remote control. */
   readonly clip?: string
+  /** `play`: it is called by this number in the player's list, not by its name. */
+  readonly index?: number
 }
 
 export interface Macro {
@@ -70,6 +72,7 @@ const step: Schema = object(['do'], {
   port: ref('slug'),
   feed: oneOf(FEEDS),
   clip: ref('slug'),
+  index: whole(1, 9999),
 })
 
 /** What a step names may be gone from the plan: that is found, not refused. */

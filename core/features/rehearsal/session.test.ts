@@ -147,6 +147,28 @@ describe('a rehearsal', () => {
     expect(again.look(4 * SECOND).words).toEqual(session.look(4 * SECOND).words)
     expect(again.look(4 * SECOND).log.map(({ words }) => words)).toEqual(['macro Soft to two'])
   })
+  it('keeps a clip by its number, and plays what stands there when it is fired', () => {
+    const plan = demo('harbour-robotics-cup')
+    const session = new Session(plan)
+    session.press('main', { do: 'program', input: 'in-7' }, SECOND)
+    session.event('clips', { clip: 'reel' }, SECOND)
+    const macro = session.asMacro('Roll it', 9, 'main', 0, 2 * SECOND)!
+    expect(macro.steps.at(-1)).toEqual({ do: 'play', clip: 'reel', index: 2 })
+    const fired = (index: number) => {
+      const applied = applyEdits(plan, [
+        { do: 'add', collection: 'macros', id: 'roll', value: macro },
+        { do: 'set', at: ['clips', 'reel', 'index'], value: index },
+        { do: 'set', at: ['clips', 'trailer', 'index'], value: 3 - index },
+      ])
+      if (!applied.ok) throw new Error(applied.problem.path)
+      const again = new Session(applied.value.plan)
+      again.take({ macro: 'roll' }, SECOND)
+      return again.look(3 * SECOND).words[hall(again)]
+    }
+    expect(fired(2)).toBe('Clip player, Reel of the finals')
+    // Since the two changed places, the number leads to the other.
+    expect(fired(1)).toBe('Clip player, Trailer of the season')
+  })
   it('is the same when it is run again from what was kept, and says so of a file that is none', () => {
     const plan = demo('harbour-robotics-cup')
     const session = new Session(plan, 1, 7)

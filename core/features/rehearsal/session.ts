@@ -325,8 +325,11 @@ export class Session {
   /** What was pressed between two ticks as a macro of a switcher, or as a button of a controller; undefined where nothing was. */
   asMacro(title: string, order: number, holder: string, from: number, to: number): Macro | undefined {
     const pressed = this.events.filter(
-      (one): one is Extract<Happening, { command: Command }> =>
-        'command' in one && one.tick >= from && one.tick <= to && !this.isRefused(one),
+      one =>
+        ('command' in one || ('clip' in one && one.clip !== null)) &&
+        one.tick >= from &&
+        one.tick <= to &&
+        !this.isRefused(one),
     )
     const node = this.traced.chain.nodes.get(holder)
     const frame = node && isSwitcher(node) ? this.rehearsal.clockOf(holder)?.frame : undefined
@@ -337,9 +340,17 @@ export class Session {
         const frames = Math.round(gap / frame)
         if (frames > 0) steps.push({ do: 'wait', frames })
       } else if (gap >= TICKS_PER_MS) steps.push({ do: 'wait', ms: Math.min(600_000, Math.round(gap / TICKS_PER_MS)) })
-      steps.push(...stepsOf(one.command, one.device === holder ? undefined : one.device))
+      steps.push(...this.stepsOf(one, holder))
     })
     return steps.length ? { title, order, at: holder, steps: steps.slice(0, MOST_STEPS) } : undefined
+  }
+
+  /** A press as steps; a clip is called by its number, as players are. */
+  private stepsOf(one: Happening, holder: string): MacroStep[] {
+    if ('command' in one) return stepsOf(one.command, one.device === holder ? undefined : one.device)
+    if (!('clip' in one) || one.clip === null) return []
+    const index = own(this.traced.plan.clips, one.clip)?.index
+    return [{ do: 'play', clip: one.clip, ...(index === undefined ? {} : { index }) }]
   }
 
   /** The switchers that were worked between two ticks. */

@@ -104,18 +104,16 @@ const inOverlays = ({ plan }: Traced): Gone[] =>
   })
 
 const inClips = ({ plan }: Traced): Gone[] =>
-  Object.entries(plan.clips).flatMap(([id, { title, player }]): Gone[] =>
-    own(plan.devices, player)
+  Object.entries(plan.clips).flatMap(([id, { title, player, medium }]): Gone[] => {
+    const at = { on: 'clip', clip: id } as const
+    if (!own(plan.devices, player)) {
+      const mend = (draft: Draft) => draft.edits.push({ do: 'remove', collection: 'clips', id })
+      return [{ at, who: title, what: `the player ${player}`, mend }]
+    }
+    return medium === undefined || own(plan.media, medium)
       ? []
-      : [
-          {
-            at: { on: 'clip', clip: id },
-            who: title,
-            what: `the player ${player}`,
-            mend: draft => draft.edits.push({ do: 'remove', collection: 'clips', id }),
-          },
-        ],
-  )
+      : [{ at, who: title, what: `the medium ${medium}`, mend: draft => draft.set(['clips', id, 'medium']) }]
+  })
 
 /** What a step of a macro names that is gone, in words. */
 function goneIn({ plan, chain }: Traced, { at }: Macro, step: MacroStep): string | undefined {
