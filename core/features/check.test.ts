@@ -128,6 +128,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   O09: 'R',
   O10: 'R',
   E02: 'R',
+  O11: 'D',
   O13: 'D',
   O14: 'R',
   O15: 'R',

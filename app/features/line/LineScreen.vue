@@ -222,6 +222,11 @@ async function setDestination(id: string, field: 'title' | 'videoMbps' | 'audioM
     setEdit(['destinations', id, field], value as never),
   ])
 }
+async function passOn(id: string, by: string): Promise<void> {
+  await store.commit(`Who sends to ${plan.value.destinations[id]!.title}`.slice(0, 120), [
+    setEdit(['destinations', id, 'by'], by || undefined),
+  ])
+}
 async function dropDestination(id: string): Promise<void> {
   await store.commit(`Take out ${plan.value.destinations[id]!.title}`.slice(0, 120), [
     { do: 'remove', collection: 'destinations', id },
@@ -381,6 +386,24 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                 :aria-label="`Video to ${sent.title}, Mb/s`"
                 @done="text => setDestination(sent.destination!, 'videoMbps', text)"
               />
+              <select
+                v-if="encoder.sending.length > 1"
+                class="pick small"
+                aria-label="From whom it comes"
+                :value="plan.destinations[sent.destination]?.by ?? ''"
+                @change="event => passOn(sent.destination!, valueIn(event))"
+              >
+                <option value="">from the encoder</option>
+                <option
+                  v-for="other in encoder.sending.filter(
+                    one => one.destination && one.destination !== sent.destination,
+                  )"
+                  :key="other.destination"
+                  :value="other.destination"
+                >
+                  passed on by {{ other.title }}
+                </option>
+              </select>
               <button type="button" class="btn plain small" @click="dropDestination(sent.destination!)">
                 Take out
               </button>

@@ -43,6 +43,8 @@ export interface Destination {
   readonly encoder: string
   readonly videoMbps: number
   readonly audioMbps?: number
+  /** Another destination that passes the stream on to this one: the encoder sends nothing for it. It may be gone. */
+  readonly by?: string
 }
 
 export const destinations = collection<Destination>({
@@ -56,6 +58,7 @@ export const destinations = collection<Destination>({
     encoder: ref('slug'),
     videoMbps: number(0.05, 1000),
     audioMbps: number(0, 10),
+    by: ref('slug'),
   }),
   words: ({ title }) => title,
 })

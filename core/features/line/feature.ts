@@ -2,6 +2,7 @@ import { feature } from '#core/propose'
 import { UPLINK_ANCHOR } from './anchors'
 import { COMMANDS } from './commands'
 import { lineSheet } from './paper'
+import { encoderTwice } from './rules/encoder-twice'
 import { noTestStream } from './rules/no-test-stream'
 import { allowanceSpent, oneUplink, uplinkSmall } from './rules/uplink-short'
 
@@ -11,5 +12,5 @@ export const line = feature({
   anchors: [UPLINK_ANCHOR],
   papers: [lineSheet],
   commands: COMMANDS,
-  rules: [noTestStream, uplinkSmall, oneUplink, allowanceSpent],
+  rules: [encoderTwice, noTestStream, uplinkSmall, oneUplink, allowanceSpent],
 })

@@ -34,7 +34,9 @@ export interface Sending {
   /** The entry of the plan; absent, it is taken that the encoder has one destination at the typical rate. */
   readonly destination?: string
   readonly title: string
+  /** What the encoder sends for it, Mb/s; 0 where another passes it on. */
   readonly mbps: number
+  readonly by?: string
 }
 
 export interface EncoderLoad {
@@ -65,15 +67,33 @@ export interface Lines {
   readonly headroom: number
 }
 
+/** Another destination gets it from the encoder and passes it on, straight or by others; a circle of them gets nothing. */
+function isPassedOn({ plan }: Traced, id: string): boolean {
+  const seen = new Set([id])
+  let by = plan.destinations[id]!.by
+  if (by === undefined) return false
+  while (by !== undefined) {
+    const next: Destination | undefined = own(plan.destinations, by)
+    if (!next || seen.has(by)) return false
+    seen.add(by)
+    by = next.by
+  }
+  return true
+}
+
 function sendingOf(traced: Traced, { id, model }: DeviceNode): Sending[] {
   const said = Object.entries(traced.plan.destinations)
     .filter(([, { encoder }]) => encoder === id)
     .sort(([a, x], [b, y]) => x.order - y.order || (a < b ? -1 : 1))
-    .map(([destination, one]: [string, Destination]): Sending => ({
-      destination,
-      title: one.title,
-      mbps: one.videoMbps + (one.audioMbps ?? AUDIO_MBPS),
-    }))
+    .map(([destination, one]: [string, Destination]): Sending => {
+      const by = isPassedOn(traced, destination) ? one.by : undefined
+      return {
+        destination,
+        title: one.title,
+        mbps: by === undefined ? one.videoMbps + (one.audioMbps ?? AUDIO_MBPS) : 0,
+        ...(by === undefined ? {} : { by }),
+      }
+    })
   if (said.length > 0) return said
   const format = runsTo(traced, id)
     .find(({ lit }) => lit)

@@ -1,7 +1,7 @@
 import { STAGE, type Faulty } from '../../../../testing/cases'
 import { plan } from '../../../../testing/plans'
 
-type Extra = Pick<Parameters<typeof plan>[0], 'uplinks' | 'destinations'>
+type Extra = Partial<Parameters<typeof plan>[0]>
 /** Two hours streamed at 1080p59.94, where nothing is said at 8 + 0.16 Mb/s. */
 const streamed = (extra: Extra) =>
   plan({
@@ -11,6 +11,15 @@ const streamed = (extra: Extra) =>
     wants: { enc: { feed: 'program', silent: true } },
     ...extra,
   })
+const twoEncoders = {
+  devices: { cam: 'camera-box-hdmi 1080p59.94', main: STAGE, enc: 'encoder-stream', second: 'encoder-stream' },
+  links: {
+    a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+    b: 'main.out-1 > enc.in hdmi-passive 2',
+    c: 'main.out-2 > second.in hdmi-passive 2',
+  },
+  wants: { enc: { feed: 'program', silent: true }, second: { feed: 'program', silent: true } },
+} as const
 const spare = { title: 'Mobile router', order: 2, by: 'mobile' } as const
 const twenty = Array.from({ length: 20 }, (_, i) => 12 + i)
 
@@ -33,17 +42,24 @@ export const CASES: readonly Faulty[] = [
     name: 'two destinations on a line that carries one',
     gives: ['O09'],
     plan: streamed({
+      ...twoEncoders,
       uplinks: {
-        house: { title: 'Line of the house', order: 1, by: 'wire', samples: [15, 22], encoders: { enc: true } },
+        house: {
+          title: 'Line of the house',
+          order: 1,
+          by: 'wire',
+          samples: [15, 22],
+          encoders: { enc: true, second: true },
+        },
         spare,
       },
       destinations: {
         one: { title: 'The page of the house', order: 1, encoder: 'enc', videoMbps: 6 },
-        two: { title: 'The second page', order: 2, encoder: 'enc', videoMbps: 4 },
+        two: { title: 'The second page', order: 2, encoder: 'second', videoMbps: 4 },
       },
     }),
     // 15 / 17.03 x 0.97 = 85 %.
-    offers: ['Send 85\u00A0% of the video', 'Give up The second page'],
+    offers: ['Send 85\u00A0% of the video'],
     says: ['17\u00A0Mb/s', '15\u00A0Mb/s'],
   },
   {

@@ -1,0 +1,54 @@
+import { type DeviceNode, type Traced, runAt } from '#core/chain'
+import { text } from '#core/kernel'
+import { Draft, type Proposal, rule } from '#core/propose'
+import { listWords } from '#core/words'
+import { type EncoderLoad, linesOf } from '../load'
+
+export const encoderTwice = rule({
+  code: 'O11',
+  about: 'An encoder that makes one stream is to send to several destinations.',
+  messages: {
+    twice: {
+      severity: 'D',
+      says: '{encoder} makes one stream, and is to send it to {destinations}: only one of them gets it.',
+    },
+  },
+  find: (traced, say) =>
+    twice(traced).map(({ load, straight }) =>
+      say(
+        'twice',
+        { on: 'device', device: load.device },
+        { encoder: text(load.name), destinations: text(listWords(straight.map(({ title }) => title))) },
+        runAt(traced, load.device),
+      ),
+    ),
+  remedies: (traced, { at }): Proposal[] => {
+    const one = at.on === 'device' ? twice(traced).find(({ load }) => load.device === at.device) : undefined
+    if (!one) return []
+    const [first, ...others] = one.straight
+    const relay = new Draft(traced.plan)
+    for (const { destination } of others) relay.set(['destinations', destination!, 'by'], first!.destination)
+    const idle = linesOf(traced).encoders.filter(
+      ({ device, sending }) =>
+        device !== one.load.device && sending.every(({ destination }) => destination === undefined),
+    )
+    return [
+      { title: `Let ${first!.title} pass it on`.slice(0, 120), edits: relay.edits },
+      ...(others.length === 1 ? idle : []).slice(0, 2).map((load): Proposal => {
+        const draft = new Draft(traced.plan)
+        draft.set(['destinations', others[0]!.destination!, 'encoder'], load.device)
+        return { title: `Send to ${others[0]!.title} from ${load.name}`.slice(0, 120), edits: draft.edits }
+      }),
+    ]
+  },
+})
+
+/** A box that takes a picture makes one stream; a computer that sends makes as many as it can bear. */
+const isBox = ({ model }: DeviceNode): boolean =>
+  Object.values(model.ports).some(({ dir, carries }) => dir === 'in' && (carries === 'hdmi' || carries === 'sdi'))
+
+const twice = (traced: Traced): { load: EncoderLoad; straight: EncoderLoad['sending'] }[] =>
+  linesOf(traced).encoders.flatMap(load => {
+    const straight = load.sending.filter(({ destination, by }) => destination !== undefined && by === undefined)
+    return straight.length > 1 && isBox(traced.chain.nodes.get(load.device)!) ? [{ load, straight }] : []
+  })
