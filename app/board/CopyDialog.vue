@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Answer } from '#core/features'
+import type { Answer } from '#core/asked'
 import { usePlanStore } from '~/plan/store'
 
 /** The chosen run once more for other sources that wait for one. */

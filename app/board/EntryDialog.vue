@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { randomId } from '~/plan/client'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Answer } from '#core/features'
+import type { Answer } from '#core/asked'
 import { usePlanStore } from '~/plan/store'
 
 /** A line of words that is read while it is typed; what it would add is shown before it is taken. */

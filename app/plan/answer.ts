@@ -1,5 +1,5 @@
 import { shallowRef, watch, type ShallowRef } from 'vue'
-import type { Answer, QueryArguments, QueryName } from '#core/features'
+import type { Answer, QueryArguments, QueryName } from '#core/asked'
 import { usePlanStore } from './store'
 
 /**

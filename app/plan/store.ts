@@ -10,7 +10,7 @@ import {
   transactionId,
   validatorsReady,
 } from '#core/document'
-import type { Answer, QueryArguments, QueryName } from '#core/features'
+import type { Answer, QueryArguments, QueryName } from '#core/asked'
 import type { Report } from '~/workers/protocol'
 import { useChecker } from '~/workers/checker'
 import type { BehindAnswer, JournalAnswer, JournalEntry, PlanState, WriteAnswer } from '#shared/api'

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import { applyEdits, sameValue, validatorsReady, type Plan } from '#core/document'
-import { check, QUERIES } from '#core/features'
+import { check } from '#core/features'
 import { boardOf } from '#core/features/board'
 import type { Checked } from '#core/propose'
 import type { SaidAhead } from '#shared/ahead'
@@ -73,7 +73,8 @@ const checker: Checker = {
   async ask(version, query, args) {
     const checked = current(version)
     if (!checked) return 'stale'
-    await validatorsReady()
+    // What is asked comes after the first picture, and so does the program for it.
+    const [{ QUERIES }] = await Promise.all([import('#core/asked'), validatorsReady()])
     const found = (QUERIES[query] as (checked: Checked, ...rest: unknown[]) => unknown)(checked, ...args)
     if (!isSteps(found)) return found as never
     let turn = performance.now()

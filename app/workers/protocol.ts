@@ -1,6 +1,6 @@
 import type { KeyScale } from '#core/catalog'
 import type { Box, Cut, Edit, GraphicEntry, Look, Macro, Outcome, Plan } from '#core/document'
-import type { Answer, QueryArguments, QueryName } from '#core/features'
+import type { Answer, QueryArguments, QueryName } from '#core/asked'
 import type { Board } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'

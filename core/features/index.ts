@@ -1,16 +1,9 @@
 import { tracedOf, type Traced } from '#core/chain'
 import type { Edit, Plan } from '#core/document'
-import { verdict } from './verdict/feature'
-import { patch } from './patch/feature'
-import { insideFeature } from './inside/feature'
-import { whyFeature } from './why/feature'
 import { engineOf } from '#core/kernel'
-import type { CommandContext } from '#core/propose'
 import { clips } from './clips/feature'
-import { computers } from './computers/feature'
 import { continuity } from './continuity/feature'
 import { control } from './control/feature'
-import { cost } from './cost/feature'
 import { crew } from './crew/feature'
 import { inputs } from './inputs/feature'
 import { keys } from './keys/feature'
@@ -19,21 +12,16 @@ import { line } from './line/feature'
 import { media } from './media/feature'
 import { order } from './order/feature'
 import { outputs } from './outputs/feature'
-import { paper } from './paper/feature'
 import { picture } from './picture/feature'
 import { power } from './power/feature'
 import { rehearsal } from './rehearsal/feature'
 import { sound } from './sound/feature'
 import { standard } from './standard/feature'
-import { switcher } from './switcher/feature'
-import { time } from './time/feature'
 
 /** Every subject of the program. */
 export const FEATURES = [
-  verdict,
   picture,
   standard,
-  patch,
   outputs,
   inputs,
   sound,
@@ -41,23 +29,16 @@ export const FEATURES = [
   control,
   kit,
   continuity,
-  insideFeature,
-  whyFeature,
   crew,
-  paper,
-  switcher,
   power,
-  time,
   media,
   line,
   clips,
-  computers,
-  cost,
   order,
   rehearsal,
 ]
 
-const engine = engineOf<Plan, Traced, Edit, CommandContext>({
+const engine = engineOf<Plan, Traced, Edit>({
   features: FEATURES,
   view: tracedOf,
   // Format, connection, length, outputs, sound, keys, network, endurance, power, room.
@@ -71,8 +52,3 @@ const engine = engineOf<Plan, Traced, Edit, CommandContext>({
 
 /** Traces and checks a valid plan, or one segment of it (where only the segment's sources count as wanted). */
 export const { check, say, sayParts, rules: RULES } = engine
-
-/** Every command of the command line. */
-export const COMMANDS = FEATURES.flatMap(({ commands = [] }) => commands)
-
-export { QUERIES, type Answer, type QueryArguments, type QueryName } from './queries'

@@ -4,7 +4,6 @@ import { type Fact, type Scope, type View, fact } from './fact'
 import type { Feature } from './feature'
 import { type Finding, type Found, SEVERITIES, type Severity, isAcceptable } from './finding'
 import type { Measure, Measured } from './measure'
-import type { Paper } from './paper'
 import { BASE_QUANTITIES, type Quantity } from './quantity'
 import type { Rule } from './rule'
 
@@ -26,7 +25,7 @@ export interface Checked<V, E> {
 
 /** The features of the program at work: checks plans and puts findings into words. */
 export interface Engine<V, E> {
-  readonly features: readonly Feature<V, E, Checked<V, E>, unknown>[]
+  readonly features: readonly Feature<V, E>[]
   readonly rules: readonly Rule<V, E>[]
   readonly measures: readonly Measure<V>[]
   /** Looks at a plan again as at `like`: in the same scope, by the same rules. */
@@ -46,8 +45,8 @@ export interface Engine<V, E> {
   readonly screenOf: (at: Anchor) => string
 }
 
-interface Parts<P extends object, V extends View<P>, E, X> {
-  readonly features: readonly Feature<V, E, Checked<V, E>, X>[]
+interface Parts<P extends object, V extends View<P>, E> {
+  readonly features: readonly Feature<V, E>[]
   readonly view: (plan: P, scope: Scope) => V
   /** The letters of the rules' codes in the order of the catalogue of faults. */
   readonly order: string
@@ -58,9 +57,9 @@ interface Parts<P extends object, V extends View<P>, E, X> {
 }
 
 /** Puts features together. Throws where two of them claim the same rule, anchor, quantity or measure. */
-export function engineOf<P extends object, V extends View<P>, E, X>(parts: Parts<P, V, E, X>) {
+export function engineOf<P extends object, V extends View<P>, E>(parts: Parts<P, V, E>) {
   const { features } = parts
-  const all = <T>(list: (feature: Feature<V, E, Checked<V, E>, X>) => readonly T[] | undefined): T[] =>
+  const all = <T>(list: (feature: Feature<V, E>) => readonly T[] | undefined): T[] =>
     features.flatMap(feature => list(feature) ?? [])
   const rules = all(({ rules }) => rules).sort(
     ({ code: a }, { code: b }) => parts.order.indexOf(a[0]!) - parts.order.indexOf(b[0]!) || (a < b ? -1 : 1),
@@ -116,7 +115,7 @@ export function engineOf<P extends object, V extends View<P>, E, X>(parts: Parts
   }
 
   const engine: Engine<V, E> = {
-    features: features as readonly Feature<V, E, Checked<V, E>, unknown>[],
+    features: features as readonly Feature<V, E>[],
     rules,
     measures,
     again: (like, plan) => checkView(parts.view(plan as P, like.scope)),
@@ -160,7 +159,3 @@ function verdictOf(measured: Measured, findings: readonly Finding[]): Verdict {
 
 /** True when nothing hurts, is dark or may fail: what the command line's exit status says. */
 export const isClean = ({ H, D, R }: Verdict): boolean => H + D + R === 0
-
-/** All papers of a plan, in the order in which they are used. */
-export const papersOf = <V, E>(checked: Checked<V, E>, units: Units): Paper[] =>
-  checked.by.features.flatMap(({ papers = [] }) => papers.flatMap(make => make(checked, units) ?? []))

@@ -34,5 +34,5 @@ export interface CommandContext {
   readonly solver: () => Promise<unknown>
 }
 
-export type Feature = FeatureOf<Traced, Edit, Checked, CommandContext>
+export type Feature = FeatureOf<Traced, Edit>
 export const feature = (definition: Feature): Feature => definition

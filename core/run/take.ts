@@ -137,8 +137,8 @@ interface Task {
   readonly to: readonly string[]
 }
 
-/** The most states that are looked at for a way by pictures that neither the old look nor the new one asks for. */
-const MOST_STATES = 1500
+/** The most changes that are looked at for a way by pictures that neither the old look nor the new one asks for. */
+const MOST_TRIES = 6000
 
 /**
  * The fewest presses over all settled states that the switchers can be in: a feeder may stand on another input meanwhile,
@@ -154,18 +154,20 @@ function roundabout({ traced, old, next, acts, sinks, from, to }: Task): {
     { state: old, presses: 0, way: [], trees: from },
   ]
   const best = new Map([[keyOf(old), 0]])
+  let tries = 0
   const allowed = (before: readonly string[], after: readonly string[], moving: boolean) =>
     sinks.every((_, i) => after[i] === before[i] || (!moving && before[i] === from[i] && after[i] === to[i]))
   for (let at = open.shift(); at; at = open.shift()) {
     const here = keyOf(at.state)
     if (here === goal) return { way: at.way, tried: 'all' }
     if (best.get(here)! < at.presses) continue
-    if (best.size > MOST_STATES) return { tried: best.size }
+    if (tries > MOST_TRIES) return { tried: best.size }
     for (const move of moves) {
       const state = applied(at.state, move)
       const key = keyOf(state)
       const presses = at.presses + move.length
       if (key === here || (best.get(key) ?? Infinity) <= presses) continue
+      tries++
       const trees = treesOf(traced, sinks, state)
       if (!allowed(at.trees, trees, move.some(isMove))) continue
       best.set(key, presses)

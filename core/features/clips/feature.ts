@@ -1,5 +1,4 @@
 import { feature } from '#core/propose'
-import { clipSheet } from './paper'
 import { mixedFormats } from './rules/mixed-formats'
 import { staleCall } from './rules/stale-call'
 import { twoMedia } from './rules/two-media'
@@ -7,6 +6,5 @@ import { twoMedia } from './rules/two-media'
 /** What is played from lists: formats, order, and the media that it lies on. */
 export const clips = feature({
   id: 'clips',
-  papers: [clipSheet],
   rules: [mixedFormats, twoMedia, staleCall],
 })

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { openFile } from '#core/document'
 import { check } from '#core/features'
-import { papersOf } from '#core/kernel'
+import { papersOf } from '#core/asked'
 import { plan } from '../../../testing/plans'
 import { computersOf } from './facts'
 

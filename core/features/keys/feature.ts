@@ -1,6 +1,5 @@
 import { feature } from '#core/propose'
 import { OVERLAY_ANCHOR } from './anchors'
-import { COMMANDS } from './commands'
 import { boxTied } from './rules/box-tied'
 import { cleanCovered } from './rules/clean-covered'
 import { darkParts } from './rules/dark-parts'
@@ -22,7 +21,6 @@ import { wordsPale } from './rules/words-pale'
 export const keys = feature({
   id: 'keys',
   anchors: [OVERLAY_ANCHOR],
-  commands: COMMANDS,
   rules: [
     fillAlone,
     pairApart,

@@ -1,7 +1,5 @@
 import { feature } from '#core/propose'
 import { UPLINK_ANCHOR } from './anchors'
-import { COMMANDS } from './commands'
-import { lineSheet } from './paper'
 import { encoderTwice } from './rules/encoder-twice'
 import { noTestStream } from './rules/no-test-stream'
 import { allowanceSpent, oneUplink, uplinkSmall } from './rules/uplink-short'
@@ -10,7 +8,5 @@ import { allowanceSpent, oneUplink, uplinkSmall } from './rules/uplink-short'
 export const line = feature({
   id: 'line',
   anchors: [UPLINK_ANCHOR],
-  papers: [lineSheet],
-  commands: COMMANDS,
   rules: [encoderTwice, noTestStream, uplinkSmall, oneUplink, allowanceSpent],
 })

@@ -1,7 +1,5 @@
 import { feature } from '#core/propose'
 import { MEDIUM_ANCHOR } from './anchors'
-import { COMMANDS } from './commands'
-import { mediaSheet } from './paper'
 import { fewCopies } from './rules/few-copies'
 import { lineUp } from './rules/line-up'
 import { fileLarge, mediumSlow, mediumSmall } from './rules/medium-fails'
@@ -11,7 +9,5 @@ import { noneIsolated } from './rules/none-isolated'
 export const media = feature({
   id: 'media',
   anchors: [MEDIUM_ANCHOR],
-  papers: [mediaSheet],
-  commands: COMMANDS,
   rules: [fewCopies, noneIsolated, mediumSmall, mediumSlow, fileLarge, lineUp],
 })

@@ -1,6 +1,5 @@
 import { feature } from '#core/propose'
 import { CLIP_ANCHOR, CUE_ANCHOR, LOOK_ANCHOR, SEGMENT_ANCHOR, USE_ANCHOR } from './anchors'
-import { cueSheet, runningOrder } from './paper'
 import { clipShort } from './rules/clip-short'
 import { guestInput } from './rules/guest-input'
 import { movedOnAir } from './rules/moved-on-air'
@@ -14,5 +13,4 @@ export const order = feature({
   id: 'order',
   anchors: [USE_ANCHOR, LOOK_ANCHOR, CUE_ANCHOR, SEGMENT_ANCHOR, CLIP_ANCHOR],
   rules: [segmentUnwired, clipShort, playsAndRecords, notTold, guestInput, movedOnAir, nameGone, staysOn],
-  papers: [runningOrder, cueSheet],
 })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Plan } from '#core/document'
-import { papersOf } from '#core/kernel'
+import { papersOf } from '#core/asked'
 import { plan } from '../../../testing/plans'
 import { check } from '../index'
 import { segmentTimes } from './facts'

@@ -1,5 +1,4 @@
 import { feature } from '#core/propose'
-import { COMMANDS } from './commands'
 import { feedback } from './rules/feedback'
 import { feederAstray } from './rules/feeder-astray'
 import { noMultiview } from './rules/no-multiview'
@@ -13,7 +12,6 @@ import { multiviewMisses } from './rules/multiview-misses'
 
 export const outputs = feature({
   id: 'outputs',
-  commands: COMMANDS,
   rules: [
     sinkUnfed,
     wrongFeed,

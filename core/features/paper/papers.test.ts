@@ -5,7 +5,7 @@ import { check } from '#core/features'
 import { boardOf } from '#core/features/board'
 import { CLEAN } from '../../../testing/clean'
 import { FAULTY } from '../../../testing/faulty'
-import { papersOf } from '#core/kernel'
+import { papersOf } from '#core/asked'
 import { paperHead, paperText } from './papers'
 
 const demo = (name: string): Plan => {

@@ -1,7 +1,6 @@
 import { feature } from '#core/propose'
 import { BATTERY_ANCHOR, CIRCUIT_ANCHOR, STRIP_ANCHOR } from './anchors'
 import { MEASURES } from './measures'
-import { circuitList } from './paper'
 import { CURRENT_QUANTITY } from './quantities'
 import { batteryShort, phoneEmpty } from './rules/battery-short'
 import { circuitOverloaded } from './rules/circuit-overloaded'
@@ -12,14 +11,12 @@ import { deviceUnsupplied, wayUnsupplied } from './rules/no-supply'
 import { lowVoltage } from './rules/low-voltage'
 import { shutIn } from './rules/shut-in'
 import { stripIntoStrip } from './rules/strip-into-strip'
-import { chargePaper, startPaper } from './start'
 
 export const power = feature({
   id: 'power',
   anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR, STRIP_ANCHOR],
   quantities: [CURRENT_QUANTITY],
   measures: MEASURES,
-  papers: [circuitList, startPaper, chargePaper],
   rules: [
     circuitOverloaded,
     batteryShort,

@@ -1,7 +1,5 @@
 import { feature } from '#core/propose'
 import { MACRO_ANCHOR } from './anchors'
-import { COMMANDS } from './commands'
-import { macroSheet } from './paper'
 import { buttonLate } from './rules/button-late'
 import { lampUngated } from './rules/lamp-ungated'
 import { notBefore } from './rules/not-before'
@@ -12,6 +10,4 @@ export const rehearsal = feature({
   id: 'rehearsal',
   anchors: [MACRO_ANCHOR],
   rules: [buttonLate, stageMissing, lampUngated, notBefore, stillRuns],
-  papers: [macroSheet],
-  commands: COMMANDS,
 })

@@ -1,5 +1,4 @@
 import { feature } from '#core/propose'
-import { COMMANDS } from './commands'
 import { flicker } from './rules/flicker'
 import { rasterLost } from './rules/raster-lost'
 import { rateAsked } from './rules/rate-asked'
@@ -7,6 +6,5 @@ import { notTheStandard } from './rules/not-the-standard'
 
 export const standard = feature({
   id: 'standard',
-  commands: COMMANDS,
   rules: [rasterLost, flicker, rateAsked, notTheStandard],
 })

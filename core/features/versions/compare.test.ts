@@ -1,3 +1,4 @@
+import { papersOf } from '#core/asked'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
@@ -20,7 +21,7 @@ const [link] = Object.keys(PLAN.links)
 
 describe('the comparison of two plans', () => {
   it('of a plan with itself finds nothing', () => {
-    expect(compare(check(PLAN), check(PLAN), M)).toMatchObject({
+    expect(compare(check(PLAN), check(PLAN), M, papersOf)).toMatchObject({
       devices: [],
       links: [],
       settings: [],
@@ -42,7 +43,7 @@ describe('the comparison of two plans', () => {
         value: { model: PLAN.devices.wide!.model, name: 'Extra camera', order: 9 },
       },
     ])
-    const told = compare(check(PLAN), other, M)
+    const told = compare(check(PLAN), other, M, papersOf)
     expect(told.devices).toEqual([
       { change: 'added', name: 'Extra camera', words: PLAN.models[PLAN.devices.wide!.model]!.title },
     ])
@@ -59,26 +60,31 @@ describe('the comparison of two plans', () => {
       { do: 'add', collection: 'segments', id: 'talk', value: { title: 'Talk', order: 1 } },
       { do: 'add', collection: 'distances', id: 'far', value: { between: ['stage', 'desk'], m: 30 } },
     ])
-    expect(compare(check(PLAN), one, M).others.map(({ change, words }) => [change, words])).toEqual([
+    expect(compare(check(PLAN), one, M, papersOf).others.map(({ change, words }) => [change, words])).toEqual([
       ['added', 'Talk'],
       ['added', expect.stringMatching(/stage.*desk/)],
       ['added', 'Stage left, 16 A'],
     ])
     const other = applyEdits(one.traced.plan, [{ do: 'set', at: ['circuits', 'left', 'amps'], value: 10 }])
     if (!other.ok) throw new Error(other.problem.path)
-    expect(compare(one, check(other.value.plan), M).others).toEqual([
+    expect(compare(one, check(other.value.plan), M, papersOf).others).toEqual([
       { change: 'changed', name: 'circuit', words: 'Stage left, 16 A, now Stage left, 10 A' },
     ])
   })
   it('tells every field of a device that differs', () => {
-    const told = compare(check(PLAN), after([{ do: 'set', at: ['devices', 'wide', 'note'], value: 'On the rail' }]), M)
+    const told = compare(
+      check(PLAN),
+      after([{ do: 'set', at: ['devices', 'wide', 'note'], value: 'On the rail' }]),
+      M,
+      papersOf,
+    )
     expect(told.settings).toEqual([
       { change: 'changed', name: PLAN.devices.wide!.name, words: 'note: not set, now On the rail' },
     ])
   })
   it('has its sides turned when it is asked the other way round', () => {
     const other = after([{ do: 'disconnect', id: link! }])
-    const [there, back] = [compare(check(PLAN), other, M), compare(other, check(PLAN), M)]
+    const [there, back] = [compare(check(PLAN), other, M, papersOf), compare(other, check(PLAN), M, papersOf)]
     expect(there.links).toMatchObject([{ change: 'gone' }])
     expect(back.links).toMatchObject([{ change: 'added' }])
     expect(there.findings.came).toEqual(back.findings.gone)
@@ -91,7 +97,7 @@ describe('the comparison of two plans', () => {
     const [remedy] = remediesOf(broken, finding!)
     const mended = applyEdits(broken.traced.plan, remedy!.edits)
     if (!mended.ok) throw new Error(mended.problem.path)
-    const told = compare(broken, check(mended.value.plan), M)
+    const told = compare(broken, check(mended.value.plan), M, papersOf)
     expect(told.findings.gone).toHaveLength(remedy!.effect.removes.length)
   })
 })

@@ -11,7 +11,7 @@ import {
   sameValue,
 } from '#core/document'
 import type { Severity, Verdict } from '#core/kernel'
-import { papersOf } from '#core/kernel'
+import type { Paper } from '#core/kernel'
 import type { Checked } from '#core/propose'
 import { type VideoFormat, formatLabel } from '#core/signal'
 import { type Units, lengthText } from '#core/words'
@@ -59,7 +59,12 @@ export interface Told {
 }
 
 /** Compares two checked plans by the ids of their things. Linear in their size. */
-export function compare(a: Checked, b: Checked, units: Units): Comparison {
+export function compare(
+  a: Checked,
+  b: Checked,
+  units: Units,
+  papersOf: (checked: Checked, units: Units) => readonly Paper[],
+): Comparison {
   const [from, to] = [a.traced.plan, b.traced.plan]
   const devices = differences(
     from.devices,
