@@ -29,7 +29,8 @@ export function drawnBy(
 ): Uint8ClampedArray {
   const { data } = seen(
     picture,
-    ({ device, port, content, words, graphic }, w, h) => {
+    ({ device, port, content, words, graphic, atS }, w, h) => {
+      const number = atS === undefined ? frame : Math.floor(atS * perSecond)
       const shown = graphic && content !== 'blank' && content !== 'full' ? graphics(graphic.file) : undefined
       if (shown) return shownAs(graphic!.file, shown, graphic!.as, w, h)
       const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
@@ -40,7 +41,7 @@ export function drawnBy(
         ...(port === 'key' ? { asKey: true, kind: 'computer' } : {}),
         ...(port === 'fill' ? { kind: 'computer' } : {}),
       }
-      return once(JSON.stringify([as, w, h, frame]), () => drawn(as, w, h, frame, perSecond))
+      return once(JSON.stringify([as, w, h, number]), () => drawn(as, w, h, number, perSecond))
     },
     width,
     height,

@@ -49,7 +49,10 @@ export function seen(picture: Picture, sources: Sources, width: number, height: 
   if (picture.of === 'tiles') return tiled(picture.tiles, sources, width, height)
   if (picture.of === 'none')
     return picture.lost === 'colour' ? plain(width, height, [24, 40, 96]) : noSignal(width, height)
-  if (picture.of === 'held') return seen(picture.picture, sources, width, height)
+  if (picture.of === 'held') {
+    const still: Sources = (source, ...size) => sources({ ...source, atS: picture.sinceS }, ...size)
+    return seen(picture.picture, still, width, height)
+  }
   return plain(width, height)
 }
 

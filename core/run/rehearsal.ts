@@ -271,7 +271,9 @@ export class Rehearsal {
     if (since === undefined) return undefined
     if (place && (shows === 'frozen' || tick - since < frames * place.clock.frame)) {
       const before = this.seen(end, since - 1)
-      return before.of === 'held' || before.of === 'none' ? before : { of: 'held', picture: before }
+      return before.of === 'held' || before.of === 'none'
+        ? before
+        : { of: 'held', picture: before, sinceS: since / TICKS_PER_S }
     }
     return { of: 'none', lost: shows === 'colour' && place ? 'colour' : 'black' }
   }

@@ -24,13 +24,15 @@ export type Picture =
       readonly moving?: true
       /** A clip that is played, and whether its pictures have begun or are over. */
       readonly clip?: ClipShown
+      /** Drawn as at this second of the run, because it stands still. */
+      readonly atS?: number
     }
   /** Black on purpose: no input, or faded. */
   | { readonly of: 'black' }
   /** No signal: nothing is connected, or what comes is not taken; `lost`, what an input shows since it was lost. */
   | { readonly of: 'none'; readonly lost?: 'black' | 'colour' }
-  /** The last picture before the signal was lost: it stands. */
-  | { readonly of: 'held'; readonly picture: Picture }
+  /** The last picture before the signal was lost: it stands as it was at this second of the run. */
+  | { readonly of: 'held'; readonly picture: Picture; readonly sinceS: number }
   /** It shows itself. */
   | { readonly of: 'loop'; readonly device: string }
   | { readonly of: 'mix'; readonly device: string; readonly tap: Feed; readonly layers: readonly Layer[] }

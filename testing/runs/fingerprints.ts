@@ -4,6 +4,6 @@
  */
 export const FINGERPRINTS = {
   'kiln-night': 'a692ebcb339e69a5',
-  'harbour-robotics-cup': '2fb41e800ee0afbe',
-  'three-hall-science-fair': '8022cfea035d0b94',
+  'harbour-robotics-cup': '5513e13314cceed1',
+  'three-hall-science-fair': '088aa541b64108fb',
 } as const

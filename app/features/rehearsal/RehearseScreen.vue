@@ -296,7 +296,7 @@ const base = computed(() => `/shows/${here.value}`)
         >drawn {{ frames }}/s</span
       >
       <label class="small"
-        ><span class="from-words">From</span>
+        ><span class="from-words">From </span>
         <select
           class="pick small from"
           aria-label="From which moment"
@@ -583,6 +583,9 @@ const base = computed(() => `/shows/${here.value}`)
   gap: 8px 12px;
   align-items: center;
 }
+.from-words {
+  margin-right: 6px;
+}
 .from {
   max-width: 190px;
 }
@@ -605,7 +608,8 @@ const base = computed(() => `/shows/${here.value}`)
   display: block;
 }
 @media (max-width: 1100px) {
-  .from-words {
+  .from-words,
+  .said {
     display: none;
   }
   .centre,
