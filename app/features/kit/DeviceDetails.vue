@@ -295,7 +295,7 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
         </template>
       </template>
       <template v-if="model.role === 'source' && (lamps.length || device.tally)">
-        <dt>Lamp</dt>
+        <dt>Lamp lit</dt>
         <dd>
           <select
             class="pick"
@@ -304,8 +304,8 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
             @change="event => set(['tally'], chosenIn(event), `Lamp of ${device.name}`)"
           >
             <option value="">none, or nobody said</option>
-            <option :value="EVERYWHERE">every switcher on the way</option>
-            <option v-for="lamp in lamps" :key="lamp.id" :value="lamp.id">{{ lamp.name }} alone</option>
+            <option :value="EVERYWHERE">by every switcher on the way</option>
+            <option v-for="lamp in lamps" :key="lamp.id" :value="lamp.id">by {{ lamp.name }} alone</option>
             <option
               v-if="device.tally && device.tally !== EVERYWHERE && !plan.devices[device.tally]"
               :value="device.tally"

@@ -112,7 +112,7 @@ const big = ref<HTMLElement>()
 const { width: bigRoom } = useElementSize(big)
 const { height: windowHeight } = useWindowSize()
 /** What stands above and below the large picture, so that strip and log are seen without scrolling, px. */
-const AROUND = 512
+const AROUND = 540
 const bigWidth = computed(() => {
   const byHeight = Math.floor(((windowHeight.value - AROUND) * 16) / 9)
   return Math.max(320, Math.min(600, Math.floor(bigRoom.value) || 600, byHeight))
@@ -349,19 +349,21 @@ const base = computed(() => `/shows/${here.value}`)
         />
       </div>
       <section ref="big" class="centre" :aria-label="stage.sinks[sink]?.name">
-        <div class="large" :class="{ past: past !== undefined }">
-          <LiveCanvas
-            :ref="register('big')"
-            :width="bigWidth"
-            :label="`${stage.sinks[sink]?.name} sees ${now.words[sink]}`"
-          />
-          <span class="plate on sees">{{
+        <p class="sees">
+          <span class="plate on">{{
             view !== undefined
               ? `${stage.sinks[sink]?.name} saw this at ${clock(view)}`
               : held
                 ? `${stage.sinks[sink]?.name} saw this, wrong for ${held.wrong} ${held.wrong === 1 ? 'frame' : 'frames'}`
                 : `${stage.sinks[sink]?.name} sees this`
           }}</span>
+        </p>
+        <div class="large" :class="{ past: past !== undefined }">
+          <LiveCanvas
+            :ref="register('big')"
+            :width="bigWidth"
+            :label="`${stage.sinks[sink]?.name} sees ${now.words[sink]}`"
+          />
         </div>
         <div class="over">
           <button
@@ -533,9 +535,7 @@ const base = computed(() => `/shows/${here.value}`)
   border-style: dashed;
 }
 .sees {
-  position: absolute;
-  left: 8px;
-  top: 12px;
+  margin: 0 0 4px;
 }
 .over {
   display: flex;
