@@ -65,6 +65,7 @@ test('says which sources a segment uses, and finds what is not connected', async
   await page.getByLabel('Its name').fill('Thanks')
   await page.keyboard.press('Enter')
   await expect(uses('Thanks', 'Wide, gallery')).toBeChecked()
+  await expect(page.getByLabel('Its name')).toBeHidden()
   await press(page, 'Delete')
   await expect(uses('Thanks', 'Wide, gallery')).toHaveCount(0)
   await press(page, 'Control+z')

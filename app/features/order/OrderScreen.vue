@@ -66,8 +66,12 @@ const panel = useTemplateRef('panel')
 const row = ref(0)
 const column = ref(0)
 const chosen = computed(() => segments.value[row.value])
+/** A segment that was just added: it is the chosen one as soon as it is seen. */
+let added: string | undefined
 watch(segments, all => {
-  row.value = Math.max(0, Math.min(row.value, all.length - 1))
+  const at = all.findIndex(({ id }) => id === added)
+  if (at >= 0) added = undefined
+  row.value = at >= 0 ? at : Math.max(0, Math.min(row.value, all.length - 1))
 })
 function focusCell(): void {
   void nextTick(() => document.getElementById(`use-${row.value}-${column.value}`)?.focus())
@@ -97,7 +101,8 @@ async function name(title: string): Promise<void> {
     const order = 1 + Math.max(0, ...segments.value.map(segment => segment.order))
     const id = freshId(title, plan.value.segments, Math.random)
     const edit = { do: 'add' as const, collection: 'segments' as const, id, value: { title, order } }
-    if (await store.commit(`Add ${title}`.slice(0, 120), [edit])) row.value = segments.value.length - 1
+    added = id
+    await store.commit(`Add ${title}`.slice(0, 120), [edit])
   }
   focusCell()
 }
