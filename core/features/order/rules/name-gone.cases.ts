@@ -108,4 +108,24 @@ export const CASES: readonly Faulty[] = [
     offers: ['Make Go a button of', 'Remove Go'],
     says: ['Go is to stand in side, which holds no macros'],
   },
+  {
+    name: 'a macro with a mix that is longer than its switcher makes',
+    gives: ['N13'],
+    // The longest of this model is 250 frames.
+    plan: withButtons({
+      macros: {
+        go: {
+          title: 'Go',
+          order: 1,
+          at: 'main',
+          steps: [
+            { do: 'preview', input: 'in-2' },
+            { do: 'auto', style: 'mix', frames: 300 },
+          ],
+        },
+      },
+    }),
+    offers: ['Keep Go to what they can do'],
+    says: ['Go asks a mix of 300 frames of main, which does not do that'],
+  },
 ]

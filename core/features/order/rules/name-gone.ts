@@ -22,6 +22,10 @@ export const nameGone = rule({
       severity: 'D',
       says: '{macro} is to stand in {switcher}, which holds {count}: it is a button of a controller, or nothing.',
     },
+    undone: {
+      severity: 'D',
+      says: '{macro} asks {what} of {switcher}, which does not do that: the step is refused.',
+    },
     gone: { severity: 'D', says: '{who} names {what}, which the plan no longer has: that part of it cannot be done.' },
   },
   find: (traced, say) => {
@@ -43,14 +47,21 @@ export const nameGone = rule({
         },
       ),
     )
-    return [...first.values(), ...kept]
+    const refused = undone(traced).map(({ id, title, at, what }) =>
+      say(
+        'undone',
+        { on: 'macro', macro: id },
+        { macro: text(title), what: text(what), switcher: text(deviceName(traced, at)) },
+      ),
+    )
+    return [...first.values(), ...kept, ...refused]
   },
   remedies: (traced, { at }): Proposal[] => {
     const draft = new Draft(traced.plan)
     const mine = named(traced).filter(one => JSON.stringify(one.at) === JSON.stringify(at))
     for (const { mend } of mine) mend(draft)
     const [one] = mine
-    if (!one && at.on === 'macro') return elsewhere(traced, at.macro)
+    if (!one && at.on === 'macro') return [...within(traced, at.macro), ...elsewhere(traced, at.macro)]
     return one ? [{ title: `Take ${one.what} out of ${one.who}`.slice(0, 120), edits: draft.edits }] : []
   },
 })
@@ -67,6 +78,38 @@ function unheld({ plan, chain }: Traced): { id: string; title: string; at: strin
       held.set(at, (held.get(at) ?? 0) + 1)
       return count !== undefined && held.get(at)! > count ? [{ id, title, at, count }] : []
     })
+}
+
+/** What a model does not do of a step: a transition of its kind or length, a fade to black. */
+function beyond({ chain }: Traced, holder: string, step: MacroStep): string | undefined {
+  const node = chain.nodes.get(step.at ?? holder)
+  const mix = node && mixOf(node.model)
+  if (!mix) return undefined
+  if (step.do === 'fade' && !mix.fadeToBlack) return 'a fade to black'
+  if (step.do !== 'auto') return undefined
+  if (!mix.transitions.includes(step.style!)) return `a ${step.style}`
+  return step.frames! > mix.longest ? `a ${step.style} of ${step.frames} frames` : undefined
+}
+
+/** Macros with such a step; the first of each. */
+const undone = (traced: Traced): { id: string; title: string; at: string; what: string }[] =>
+  Object.entries(traced.plan.macros).flatMap(([id, { title, at, steps }]) => {
+    const step = steps.find(one => beyond(traced, at, one) !== undefined)
+    return step ? [{ id, title, at: step.at ?? at, what: beyond(traced, at, step)! }] : []
+  })
+
+/** Its steps as far as the models do them: transitions no longer than they can be, the rest left out. */
+function within(traced: Traced, id: string): Proposal[] {
+  const { title, at, steps } = traced.plan.macros[id]!
+  const next = steps.flatMap((step): MacroStep[] => {
+    if (beyond(traced, at, step) === undefined) return [step]
+    const mix = mixOf(traced.chain.nodes.get(step.at ?? at)!.model)!
+    return step.do === 'auto' && mix.transitions.includes(step.style!) ? [{ ...step, frames: mix.longest }] : []
+  })
+  if (next.length === 0 || JSON.stringify(next) === JSON.stringify(steps)) return []
+  const draft = new Draft(traced.plan)
+  draft.set(['macros', id, 'steps'], next)
+  return [{ title: `Keep ${title} to what they can do`.slice(0, 120), edits: draft.edits }]
 }
 
 /** As a button of a controller or computer that is there; or not at all. */
