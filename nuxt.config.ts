@@ -90,6 +90,12 @@ export default defineNuxtConfig({
     optimizeDeps: { exclude: ['highs'], include: ['comlink', '@mdi/js', 'fuse.js', 'papaparse'] },
     build: { chunkSizeWarningLimit: 900 },
   },
+  hooks: {
+    // Nothing is fetched beside what the first picture needs; the rest comes once it stands.
+    'build:manifest': manifest => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+  },
   nitro: {
     // Compressed once by the build: a visit is a quarter on the wire, and costs the server nothing.
     compressPublicAssets: { gzip: true, brotli: true },

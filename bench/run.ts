@@ -135,11 +135,19 @@ const browser = await chromium.launch({
 console.log(`\nChromium ${browser.version()}, 60 sources`)
 
 const paints: number[] = []
-for (let i = 0; i < 5; i++) {
+for (let i = 0; i < 9; i++) {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
-  await page.goto(`${server.url}/shows/${id}/main/runs`)
-  await page.waitForFunction(() => performance.getEntriesByName('interlumen:board').length > 0)
-  paints.push(await page.evaluate(() => performance.getEntriesByName('interlumen:board')[0]!.startTime))
+  await page.goto(`${server.url}/shows/${id}/main/runs`, { waitUntil: 'commit' })
+  // A look at the page meanwhile would cost it time.
+  await page.waitForTimeout(2000)
+  // Where nothing stood before the board, its frame is on the screen when the browser says so.
+  paints.push(
+    await page.evaluate(() =>
+      Math.max(
+        ...['interlumen:board', 'first-contentful-paint'].map(name => performance.getEntriesByName(name)[0]!.startTime),
+      ),
+    ),
+  )
   await page.context().close()
 }
 report('  first usable paint of the board, from navigation', paints)

@@ -13,12 +13,18 @@ const AHEAD: Ahead = {
 
 describe('the head of a page', () => {
   it('begins worker, plan and the modules of its screen', () => {
-    const head = headAhead('/shows/kiln-night/main/runs', AHEAD)
+    const head = headAhead('/shows/kiln-night/main/kit', { ...AHEAD, screens: { kit: AHEAD.screens.runs! } })
     expect(head).toContain("new Worker('/_nuxt/check.worker-1.js'")
     expect(head).toContain('["a.js","b.js"]')
     expect(head).toContain('<link rel="stylesheet" href="/_nuxt/a.css" crossorigin>')
     const script = /^<script>(.*?)<\/script>/.exec(head)![1]!
     expect(() => new Function(script)).not.toThrow()
+  })
+  it('begins no worker for the board, which is drawn from the verdict that comes with the plan', () => {
+    const head = headAhead('/shows/kiln-night/main/runs', AHEAD)
+    expect(head).not.toContain('new Worker')
+    expect(head).toContain('judged')
+    expect(() => new Function(/^<script>(.*?)<\/script>/.exec(head)![1]!)).not.toThrow()
   })
   it.each([
     ['/'],

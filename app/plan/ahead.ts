@@ -9,6 +9,9 @@ declare global {
   var interlumenAhead: Ahead | undefined
 }
 
+/** Whether the page asked for its plan before its program was there. */
+export const begunAhead = (): boolean => globalThis.interlumenAhead !== undefined
+
 /** The worker that already starts; each can be taken once. */
 export function checkerAhead(): Worker | undefined {
   const worker = globalThis.interlumenAhead?.checker

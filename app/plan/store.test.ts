@@ -2,33 +2,33 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { type Edit, type Plan, type Transaction, applyEdits, canonicalPlan, transactionId } from '#core/document'
 import { check } from '#core/features'
-import { boardOf } from '#core/features/board'
+import { judgedOf } from '#core/features/board'
 import { plan as written } from '../../testing/plans'
 import { waiting } from './persist'
 
 /** The worker's work, done on the spot. */
 let held: { version: number; plan: Plan } | undefined
+/** What the worker was told, in turn. */
+let told: string[] = []
 const hold = (name: string, version: number, plan: Plan) => {
   held = { version, plan }
-  const checked = check(plan)
-  return {
-    plan: name,
-    version,
-    verdict: checked.verdict,
-    findings: checked.findings,
-    board: boardOf(checked),
-    minor: 0,
-    watts: 0,
-    ms: 0,
-  }
+  return { ...judgedOf(check(plan), 0), plan: name, version }
 }
 vi.mock('~/workers/checker', () => ({
   useChecker: () => ({
-    open: async (name: string, version: number, plan: Plan) => hold(name, version, plan),
+    open: async (name: string, version: number, plan: Plan) => {
+      told.push('open')
+      return hold(name, version, plan)
+    },
     edit: async (name: string, from: number, version: number, edits: Edit[]) => {
+      told.push('edit')
       if (held?.version !== from) return 'gap'
       const applied = applyEdits(held.plan, edits)
       return applied.ok ? hold(name, version, applied.value.plan) : 'gap'
+    },
+    ask: async (version: number) => {
+      told.push('ask')
+      return held?.version === version ? [] : 'stale'
     },
   }),
 }))
@@ -42,6 +42,8 @@ class Server {
   })
   journal: { revision: number; transaction: Transaction; inverse: readonly Edit[] }[] = []
   away = false
+  /** It sends what the page shows along with the plan. */
+  judges = false
   /** The show lies in the bin. */
   gone = false
   refuses: (transaction: Transaction) => boolean = () => false
@@ -81,6 +83,7 @@ class Server {
         plan: this.plan,
         mine: this.journal.filter(({ transaction }) => transaction.client === searchParams.get('client')),
         lastSeq: 0,
+        ...(this.judges && { judged: judgedOf(check(this.plan), 0) }),
       })
     this.sizes.push(init.body!.length)
     if (init.body!.length > 2_000_000) return json({ error: { code: 'too-large', message: 'too large' } }, 413)
@@ -161,6 +164,9 @@ const theirs = (seq: number, edits: Edit[]): Transaction => ({ client: 'someone-
 
 beforeEach(() => {
   server = new Server()
+  held = undefined
+  told = []
+
   vi.stubGlobal('localStorage', storage())
   vi.stubGlobal('sessionStorage', storage())
   vi.stubGlobal('fetch', async (url: string, init?: { method?: string; body?: string }) => server.answer(url, init))
@@ -175,6 +181,44 @@ describe('the plan on the screen', () => {
     await settle()
     expect(server.plan.links.a!.routeM).toBe(22)
     expect(canonicalPlan(server.plan)).toBe(canonicalPlan(store.plan!))
+  })
+  it.each([
+    [
+      'asked',
+      ['open', 'ask'],
+      async (store: Awaited<ReturnType<typeof openStore>>) => expect(await store.ask('ladder')).toEqual([]),
+    ],
+    [
+      'changed',
+      ['edit', 'open'],
+      async (store: Awaited<ReturnType<typeof openStore>>) => {
+        expect(await store.commit('Far', route(22))).toBe(true)
+        expect(store.report!.verdict).toMatchObject({ arrive: 0, D: 1 })
+        await settle()
+      },
+    ],
+  ] as const)(
+    'shows the verdict that came with it at once, and gives the worker the plan when it is %s',
+    async (_, order, act) => {
+      server.judges = true
+      const store = await openStore()
+      expect(store.state).toBe('ready')
+      expect(store.report!.verdict).toMatchObject({ arrive: 1, wanted: 1 })
+      expect(told).toEqual([])
+      await act(store)
+      expect(told).toEqual(order)
+    },
+  )
+  it('lays what was not sent over the verdict that came with it', async () => {
+    const first = await openStore()
+    server.away = true
+    await first.commit('Far', route(22))
+    server.away = false
+    server.judges = true
+    const store = await openStore()
+    expect(store.report!.verdict).toMatchObject({ arrive: 0, D: 1 })
+    await settle()
+    await vi.waitFor(() => expect(first.saving).toBe('saved'), { timeout: 5000 })
   })
   it('refuses what does not hold, and changes nothing', async () => {
     const store = await openStore()

@@ -15,6 +15,7 @@ import type { Report } from '~/workers/protocol'
 import { useChecker } from '~/workers/checker'
 import type { BehindAnswer, JournalAnswer, JournalEntry, PlanState, WriteAnswer } from '#shared/api'
 import { api, ApiError } from './api'
+import { begunAhead } from './ahead'
 import { clientId, introduce, nextSeq } from './client'
 import { type Aside, asides, dropAsides, keep, kept, setAside } from './persist'
 import { MOST_SENT, batchOf } from './send'
@@ -29,6 +30,8 @@ const whoseIs = ({ who, client }: Transaction): string =>
 /** `gone`: the show or the plan was taken away; what is on its way is kept. */
 export type Saving = 'saved' | 'saving' | 'offline' | 'gone'
 
+/** The first picture has the machine to itself so long; who asks something sooner gets the worker sooner. */
+const WORKER_AFTER_MS = 200
 const RETRY_MS = [500, 1000, 2000, 5000, 10_000]
 /** A server that fails at the same changes so often will go on to fail at them. */
 const MOST_FAILURES = 4
@@ -99,8 +102,9 @@ export const usePlanStore = defineStore('plan', () => {
     planId.value = id
     stopListening()
     show.value = undefined
-    // Its start takes as long as the answer of the server.
-    const checker = useChecker()
+    unheld = false
+    // Its start takes as long as the answer of the server; a page that asked for the verdict itself can wait for it.
+    if (!begunAhead()) useChecker()
     try {
       const [got] = await Promise.all([
         api<PlanState>(`/shows/${showId}/plans/${id}?client=${clientId()}`),
@@ -120,7 +124,11 @@ export const usePlanStore = defineStore('plan', () => {
       }
       copy.value = begun
       version += 1
-      told(await checker.open(name.value, version, begun.plan))
+      if (got.judged && transactions.length === 0) {
+        unheld = true
+        report.value = { ...got.judged, plan: name.value, version }
+        setTimeout(giveWorker, WORKER_AFTER_MS)
+      } else told(await useChecker().open(name.value, version, begun.plan))
       if (mine !== session) return
       state.value = 'ready'
       stopListening = listenTo(showId, id, hear, () => void refresh())
@@ -132,7 +140,19 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
+  /** The report came with the plan, and the worker has not been given the plan yet. */
+  let unheld = false
+  /** The worker gets the plan before anything is asked of it; what it says of it is on the screen already. */
+  function giveWorker(): void {
+    if (!unheld || !copy.value) return
+    unheld = false
+    useChecker()
+      .open(name.value, version, copy.value.plan)
+      .catch(() => undefined)
+  }
+
   async function recheck(): Promise<void> {
+    unheld = false
     version += 1
     told(await useChecker().open(name.value, version, copy.value!.plan))
   }
@@ -443,6 +463,7 @@ export const usePlanStore = defineStore('plan', () => {
   async function ask<K extends QueryName>(query: K, ...args: QueryArguments<K>): Promise<Answer<K> | undefined> {
     // What a screen holds may be reactive, and no worker takes that.
     const plain = JSON.parse(JSON.stringify(args)) as QueryArguments<K>
+    giveWorker()
     const found = (await useChecker().ask(version, query, plain as never)) as Answer<K> | 'stale'
     return found === 'stale' ? undefined : found
   }

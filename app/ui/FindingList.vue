@@ -3,7 +3,7 @@ import { shallowRef, watch } from 'vue'
 import { SEVERITY_WORDS } from '#core/kernel'
 import type { Remedy } from '#core/propose'
 import { usePlanStore } from '~/plan/store'
-import type { ShownFinding } from '~/workers/protocol'
+import type { ShownFinding } from '#core/features/board'
 
 /** Findings with what would mend them, one press to apply; for screens that show what no lane of the board does. */
 const props = defineProps<{ findings: readonly ShownFinding[] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useUnits } from '~/shell/look'
-import type { ShownFinding } from '~/workers/protocol'
+import type { ShownFinding } from '#core/features/board'
 
 /** A finding as its sentence, in which names and figures stand out from the words round them. */
 defineProps<{ finding: ShownFinding }>()

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { applyEdits, sameValue, validatorsReady, type Plan } from '#core/document'
 import { check } from '#core/features'
-import { boardOf } from '#core/features/board'
+import { judgedOf } from '#core/features/board'
 import type { Checked } from '#core/propose'
 import type { SaidAhead } from '#shared/ahead'
 import type { PlanState } from '#shared/api'
@@ -26,27 +26,7 @@ function hold(name: string, version: number, plan: Plan): Report {
   ahead = undefined
   const ms = performance.now() - start
   held = { name, version, plan, checked }
-  const { by, traced, verdict } = checked
-  const measured = by.measured(traced)
-  return {
-    plan: name,
-    version,
-    verdict,
-    findings: checked.findings.map(finding => ({
-      ...finding,
-      screen: by.screenOf(finding.at),
-      said: { m: by.sayParts(finding, { length: 'm' }), ft: by.sayParts(finding, { length: 'ft' }) },
-    })),
-    board: boardOf(checked),
-    figures: by.measures.map(({ id, title, quantity, screen }) => ({
-      id,
-      title,
-      value: measured[id]!,
-      words: by.words(quantity(measured[id]!, traced), { length: 'm' }),
-      screen,
-    })),
-    ms,
-  }
+  return { ...judgedOf(checked, ms), plan: name, version }
 }
 
 const current = (version: number): Checked | undefined => (held?.version === version ? held.checked : undefined)

@@ -1,41 +1,18 @@
 import type { KeyScale } from '#core/catalog'
 import type { Box, Cut, Edit, GraphicEntry, Look, Macro, Outcome, Plan } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/asked'
-import type { Board } from '#core/features/board'
+import type { Judged } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Hand, Kept, Now, Planned, Session, Stage, Summary, Target } from '#core/features/rehearsal'
-import type { Finding, Verdict } from '#core/kernel'
 import type { Keying, Misread, Scene, Setting } from '#core/picture'
 import type { Command, Picture, Event as RunEvent } from '#core/run'
-import type { Stretch, Units } from '#core/words'
-
-/** A finding with its sentence in the units that people measure in, and the screen that shows where it stands. */
-export interface ShownFinding extends Finding {
-  readonly screen: string
-  readonly said: Readonly<Record<Units['length'], readonly Stretch[]>>
-}
-
-/** A figure of the whole plan, and the screen that shows where it comes from. */
-export interface Figure {
-  readonly id: string
-  readonly title: string
-  readonly value: number
-  readonly words: string
-  readonly screen: string
-}
 
 /** What the page shows of a checked plan. */
-export interface Report {
+export interface Report extends Judged {
   /** The plan's name and the version of it in the page that was checked. */
   readonly plan: string
   readonly version: number
-  readonly verdict: Verdict
-  readonly findings: readonly ShownFinding[]
-  readonly board: Board
-  readonly figures: readonly Figure[]
-  /** Time that tracing and checking took in the worker, ms. */
-  readonly ms: number
 }
 
 /** The worker that holds the plan. `gap` asks for the whole plan, because edits are missing in between. */

@@ -17,6 +17,7 @@ export const HERE: Judge = {
   prepare: async bytes => WORK.prepare(bytes),
   pictureProblem: async bytes => WORK.pictureProblem(bytes),
   summary: async document => WORK.summary(document),
+  judged: async plan => WORK.judged(plan),
   fileText: async (title, rows) => WORK.fileText(title, rows),
   transactOn: async (document, revision, fresh) => WORK.transactOn(document, revision, fresh),
 }
@@ -70,6 +71,7 @@ export function judgeBeside(script = join(dirname(process.argv[1] ?? ''), 'judge
     prepare: bytes => ask('prepare', bytes),
     pictureProblem: bytes => ask('pictureProblem', bytes),
     summary: document => ask('summary', document),
+    judged: plan => ask('judged', plan),
     fileText: (title, rows) => ask('fileText', title, rows),
     transactOn: (document, revision, fresh) => ask('transactOn', document, revision, fresh),
   }

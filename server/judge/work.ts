@@ -10,6 +10,7 @@ import {
   openFile,
 } from '#core/document'
 import { check } from '#core/features'
+import { type Judged, judgedOf } from '#core/features/board'
 import type { Verdict } from '#core/kernel'
 import { type Archive, BadArchive, isArchive, unpackArchive } from '#shared/archive'
 import { BadPicture, readPng } from '#shared/png'
@@ -107,6 +108,13 @@ export function summary(document: string): Summary {
   return { title, basedOn, verdict: check(plan).verdict }
 }
 
+/** What a page shows of a plan, worked out here so that its first picture waits for no worker of its own. */
+export function judged(plan: Plan): Judged {
+  const start = performance.now()
+  const checked = check(plan)
+  return judgedOf(checked, performance.now() - start)
+}
+
 /** The open file of a show. A plan whose base was taken away is based on nothing. */
 export function fileText(title: string, rows: readonly Pick<PlanRow, 'id' | 'document'>[]): string {
   const ids = new Set(rows.map(({ id }) => id))
@@ -146,5 +154,5 @@ export const transactOn = (
   fresh: readonly Transaction[],
 ): ReturnType<typeof transact> => transact(stored(document), revision, fresh)
 
-export const WORK = { pictureProblem, prepare, summary, fileText, transactOn }
+export const WORK = { pictureProblem, prepare, summary, judged, fileText, transactOn }
 export type Work = typeof WORK

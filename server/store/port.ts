@@ -1,4 +1,5 @@
 import type { Edit, Problem, ShowFile, Transaction } from '#core/document'
+import type { Judged } from '#core/features/board'
 import type { JournalAnswer, JournalEntry, PlanState, PlanSummary, ShowSummary, WriteAnswer } from '#shared/api'
 
 /** The plan that a show begins with; it cannot be removed. */
@@ -58,6 +59,8 @@ export interface Store {
   removePlan(show: string, plan: string): Promise<boolean>
   /** A plan, and what of a client's own can be undone in it. */
   openPlan(show: string, plan: string, client: string | undefined): Promise<PlanState | undefined>
+  /** What a page shows of a plan in this state; undefined where that is not known within `ms`. */
+  judged(state: PlanState, ms: number): Promise<Judged | undefined>
   /** The transactions after a revision, oldest first. */
   journalAfter(show: string, plan: string, revision: number): Promise<JournalAnswer | undefined>
   /**

@@ -4,6 +4,8 @@ import { request } from 'node:http'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { canonicalPlan, canonicalText, openFile } from '#core/document'
+import { check } from '#core/features'
+import { judgedOf } from '#core/features/board'
 import { packArchive, unpackArchive } from '../../shared/archive'
 import { writePng } from '../../shared/png'
 import { CLEAR, patches } from '../../testing/graphics'
@@ -322,6 +324,26 @@ describe('transactions', () => {
     const { body } = await ask(at(`/shows/${show}/plans/main?client=tests-one`))
     expect(body.mine.map((entry: any) => entry.transaction.seq)).toEqual([1, 2])
     expect(body.lastSeq).toBe(2)
+  })
+})
+
+describe('a plan that a page opens', () => {
+  it('comes with the verdict of its own state where that is asked for, and else without', async () => {
+    const show = await imported()
+    const bare = await ask(at(`/shows/${show}/plans/main?client=tests-one`))
+    expect(bare.body).not.toHaveProperty('judged')
+    const seen = async () => (await ask(at(`/shows/${show}/plans/main?client=tests-one&judged`))).body
+    const shown = ({ plan }: any) => JSON.parse(JSON.stringify(judgedOf(check(plan), 0)))
+    // The first is worked out by a thread that starts, which a page does not wait for.
+    await expect.poll(async () => (await seen()).judged, { timeout: 20_000 }).toBeDefined()
+    const before = await seen()
+    expect(before.judged).toEqual({ ...shown(before), ms: expect.any(Number) })
+    await write(show, 0, rename(1, 'Other'))
+    await expect.poll(async () => (await seen()).judged, { timeout: 20_000 }).toBeDefined()
+    const after = await seen()
+    expect(after.judged).toEqual({ ...shown(after), ms: expect.any(Number) })
+    expect(JSON.stringify(after.judged.board)).toContain('Other')
+    expect(JSON.stringify(before.judged.board)).not.toContain('Other')
   })
 })
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { type Finding, SEVERITY_WORDS } from '#core/kernel'
+import type { ShownFinding } from '#core/features/board'
+import { SEVERITY_WORDS } from '#core/kernel'
 
 /** Beside a paragraph of the brief: which checks it feeds, and what they find now. */
-defineProps<{ ids: readonly string[]; words: string; found: readonly Finding[] }>()
-const emit = defineEmits<{ go: [finding: Finding] }>()
+defineProps<{ ids: readonly string[]; words: string; found: readonly ShownFinding[] }>()
+const emit = defineEmits<{ go: [finding: ShownFinding] }>()
 </script>
 
 <template>

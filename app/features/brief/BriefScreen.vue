@@ -3,7 +3,7 @@ import { computed, nextTick, ref } from 'vue'
 import { number, string } from 'yup'
 import { FEEDS, isCamera } from '#core/catalog'
 import { type Brief, type Edit, SHOTS, type ValueAt, type Want, completePlan, setEdit } from '#core/document'
-import type { Finding } from '#core/kernel'
+import type { ShownFinding } from '#core/features/board'
 import { MAINS, RASTER_IDS, RATE_TEXTS, type RasterId, formatLabel, mainsOf, raster, rate } from '#core/signal'
 
 import { api } from '~/plan/api'
@@ -224,9 +224,9 @@ const NOTES = {
   rules: { ids: ['L01', 'A08', 'F01', 'F16', 'F24'], words: 'cable lengths, sync, the ladder of standards' },
   paper: { ids: ['C15'], words: 'kit, prices and papers' },
 } satisfies Record<string, Feeds>
-const found = (ids: readonly string[]): readonly Finding[] =>
+const found = (ids: readonly string[]): readonly ShownFinding[] =>
   (store.report?.findings ?? []).filter(({ id }) => ids.includes(id))
-function toFinding(finding: Finding): void {
+function toFinding(finding: ShownFinding): void {
   const lane = store.report?.board.lanes.find(({ findings }) => findings.includes(finding.key))
   void router.push({
     path: `/shows/${String(route.params.show)}/${String(route.params.plan)}/runs`,

@@ -10,3 +10,4 @@ export {
   type Texture,
   boardOf,
 } from './board'
+export { type Judged, type ShownFinding, judgedOf } from './report'

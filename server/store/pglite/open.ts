@@ -1,8 +1,10 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
+import { setTimeout } from 'node:timers/promises'
 import { fileURLToPath } from 'node:url'
 import { sql } from 'drizzle-orm'
 import type { Transaction } from '#core/document'
+import type { Judged } from '#core/features/board'
 import { HERE, type Judge } from '../../judge'
 import { type PlanRow, rowOf } from '../../judge/work'
 import { lockFolder } from '../lock'
@@ -289,6 +291,22 @@ async function workedOut(
   return document === undefined ? undefined : { base, made: await judge.transactOn(document, base, transactions) }
 }
 
+/** The last plans that pages were opened with, by what made their state. */
+const MOST_JUDGED = 20
+
+/** Works out what pages show once a state, and goes on with it for the next who asks where somebody did not wait. */
+function judgedOnce(judge: Judge): Store['judged'] {
+  const known = new Map<string, Promise<Judged | undefined>>()
+  return ({ show, id, revision, head, plan }, ms) => {
+    const key = [show.id, id, revision, head].join('/')
+    const found = known.get(key) ?? judge.judged(plan).catch(() => undefined)
+    known.delete(key)
+    known.set(key, found)
+    if (known.size > MOST_JUDGED) known.delete(known.keys().next().value!)
+    return Promise.race([found, setTimeout(ms, undefined, { ref: false })])
+  }
+}
+
 /** What a store does with pictures alone. */
 const keptPictures = (pictures: Pictures, judge: Judge): Pick<Store, 'picture' | 'keepPicture'> => ({
   picture: hash => pictures.get(hash),
@@ -335,6 +353,7 @@ async function storeOn(kept: Kept, opened: Opened, unlock: () => void): Promise<
       return { id: (await bringIn(prepared.title, prepared.rows))! }
     },
     ...keptPictures(pictures, judge),
+    judged: judgedOnce(judge),
     duplicateShow: async show => {
       const found = await showRows.showRows(db, show)
       if (!found) return undefined
