@@ -273,6 +273,12 @@ export interface Mix {
   readonly clips: number
   readonly colours: number
   readonly macros: number
+  /** A macro that is fired while it runs; absent, it is refused. */
+  readonly again?: 'refused' | 'restarts' | 'beside'
+  /** After a take preview keeps its source; absent, it gets what was on program. */
+  readonly keepsPreview?: true
+  /** Over how long what follows the picture opens or shuts at a cut, ms; absent, `FOLLOW_FADE_MS`. */
+  readonly followFadeMs?: number
   /** Characters that a name may have on a button, and in the multiview. */
   readonly shortName: number
   readonly longName: number
@@ -293,6 +299,9 @@ export interface Loss {
 
 /** Where a data sheet says nothing: typical of inputs with a frame store. */
 export const LOSS: Loss = { shows: 'black', frames: 2, lockFrames: 12 }
+
+/** Where a data sheet says nothing: typical of sound that follows the picture. */
+export const FOLLOW_FADE_MS = 20
 
 /** Frames from the start of a clip to its first moving picture, where a data sheet says nothing: typical of players. */
 const PREROLL_FRAMES = 5

@@ -88,11 +88,13 @@ function mixed(traced: Traced, seeing: Seeing, node: DeviceNode, tap: Feed, thro
 }
 
 /** Two pictures on their way from one to the other. A dip goes by black: alone in its middle. */
-function between(old: Layer, next: Layer, { share, style }: NonNullable<MixState['incoming']>): Layer[] {
+function between(old: Layer, next: Layer, { share, style, mid = 0.5 }: NonNullable<MixState['incoming']>): Layer[] {
   if (style === 'wipe') return [old, { ...next, share, wipe: true }]
   if (style === 'mix') return [old, { ...next, share }]
   const dip: Layer = { picture: DARK, port: BLACK, as: 'background' }
-  return share < 0.5 ? [old, { ...dip, share: share * 2 }] : [dip, { ...next, share: share * 2 - 1 }]
+  return share < mid - 1e-9
+    ? [old, { ...dip, share: share / mid }]
+    : [dip, { ...next, share: Math.max(0, share - mid) / (1 - mid) }]
 }
 
 /** The lit keys in the order in which they lie, as far as a tap has them. */

@@ -34,8 +34,8 @@ export class Judge {
       return undefined
     }
     if (tree === this.old) return this.stage === 'old' ? undefined : 'back again'
-    const share = shareOf(picture)
-    if (share === undefined || !this.between(picture)) return 'neither'
+    const share = this.between(picture)
+    if (share === undefined) return 'neither'
     if (this.stage === 'new') return 'back again'
     this.stage = 'between'
     const falls = share < this.share
@@ -43,11 +43,18 @@ export class Judge {
     return falls ? 'falls back' : undefined
   }
 
-  /** Without what comes or goes it is the one, and with all of it the other; a dip goes by black. */
-  private between(picture: Picture): boolean {
+  /**
+   * How far it is from the one to the other, 0 .. 1: without what comes or goes it is the one, and with all of it the
+   * other. A dip goes by black: half the way to it, half from it.
+   */
+  private between(picture: Picture): number | undefined {
+    const share = shareOf(picture)
+    if (share === undefined) return undefined
     const [was, will] = [ended(picture, 'as it was'), ended(picture, 'as it will be')]
     const [isOld, isNext] = [JSON.stringify(was) === this.old, JSON.stringify(will) === this.next]
-    return (isOld && (isNext || isBlack(will))) || (isNext && isBlack(was))
+    if (isOld && isNext) return share
+    if (isOld && isBlack(will)) return share / 2
+    return isNext && isBlack(was) ? (1 + share) / 2 : undefined
   }
 }
 

@@ -39,6 +39,8 @@ interface Running {
   readonly share: number
   /** Runs back to where it began. */
   readonly back?: true
+  /** Preview is left as it is when the new picture is there. */
+  readonly keeps?: true
   /** The buses stay as they are: keyers alone come and go. */
   readonly background?: false
   /** Keyers that are in the transition. */
@@ -105,9 +107,9 @@ function without({ running: _, ...rest }: Machine): Machine {
 }
 
 /** What is in the next transition has changed: buses have swapped places, keyers are on or off. */
-function swapped(machine: Machine, { background, keys }: Next): Machine {
+function swapped(machine: Machine, { background, keys }: Next, keeps?: boolean): Machine {
   const { program, preview } = machine
-  const buses = background === false ? {} : { program: preview ?? program, preview: program }
+  const buses = background === false ? {} : { program: preview ?? program, preview: keeps ? preview : program }
   return { ...without(machine), ...buses, ...(keys ? { keys: keyedAs(machine.keys, keys) } : {}) }
 }
 
@@ -120,7 +122,7 @@ function keyedAs(was: Machine['keys'], set: Readonly<Record<string, string>>): M
 }
 
 /** The transition that runs is at its end. */
-const ended = (machine: Machine): Machine => swapped(machine, machine.running ?? {})
+const ended = (machine: Machine): Machine => swapped(machine, machine.running ?? {}, machine.running?.keeps)
 
 /** A command that is seen from a frame on. `refused` says what the model does not do. */
 export function commanded(
@@ -140,14 +142,14 @@ export function commanded(
     case 'cut': {
       const refused = outside(command, mix)
       return refused === undefined
-        ? { machine: running ? ended(machine) : swapped(machine, command) }
+        ? { machine: running ? ended(machine) : swapped(machine, command, mix?.keepsPreview) }
         : { machine, refused }
     }
     case 'auto':
       return automatic(machine, command, frame, mix)
     case 'lever': {
       const share = Math.min(1, Math.max(0, command.share))
-      if (share === 1) return { machine: ended(machine) }
+      if (share === 1) return { machine: swapped(machine, running ?? {}, mix?.keepsPreview) }
       if (share === 0) return { machine: without(machine) }
       return {
         machine: {
@@ -179,7 +181,7 @@ export function commanded(
   }
 }
 
-type Can = Pick<Mix, 'during' | 'longest' | 'fadeToBlack' | 'keyers'> | undefined
+type Can = Pick<Mix, 'during' | 'longest' | 'fadeToBlack' | 'keyers' | 'keepsPreview'> | undefined
 
 /** A transition over some frames begins; one that runs goes on, ends or turns back, by the model. */
 function automatic(
@@ -206,7 +208,7 @@ function automatic(
     return { machine, refused: `it runs 1 to ${mix?.longest ?? 1000} frames` }
   const refused = outside(command, mix)
   if (refused !== undefined) return { machine, refused }
-  if (frames === 1) return { machine: swapped(machine, command) }
+  if (frames === 1) return { machine: swapped(machine, command, mix?.keepsPreview) }
   const { style, background, keys } = command
   return {
     machine: {
@@ -218,6 +220,7 @@ function automatic(
         share: 0,
         ...(background === false ? { background } : {}),
         ...(keys ? { keys } : {}),
+        ...(mix?.keepsPreview ? { keeps: true as const } : {}),
       },
     },
   }
@@ -284,7 +287,14 @@ export function seenIn(machine: Machine, frame: number): MixState {
     keys: lit,
     faded,
     ...(running && running.background !== false && share > 0
-      ? { incoming: { input: preview, share, style: running.style } }
+      ? {
+          incoming: {
+            input: preview,
+            share,
+            style: running.style,
+            ...(running.style === 'dip' ? { mid: middleOf(running) } : {}),
+          },
+        }
       : {}),
     ...(Object.keys(shares).length ? { shares } : {}),
     ...(going.length ? { going } : {}),
@@ -292,6 +302,9 @@ export function seenIn(machine: Machine, frame: number): MixState {
     black: fading && !fading.to ? 1 - dark : dark,
   }
 }
+
+/** The dip picture is alone in frame ceil(N/2) of N; half way where a hand sets the share. */
+const middleOf = ({ from, frames }: Running): number => (from === undefined ? 0.5 : Math.ceil(frames / 2) / frames)
 
 /** Nothing in it changes with time. */
 export const isSettled = ({ running, fading, ramps }: Machine): boolean =>

@@ -61,6 +61,49 @@ describe('a switcher frame by frame', () => {
   })
   it('is a cut where a mix has one frame', () =>
     expect(told(after([{ do: 'auto', style: 'mix', frames: 1 }, 10]), 10)).toBe('b'))
+  it.each([
+    // Shares of the old picture's half, the dip picture alone in frame ceil(N/2), then those of the new one's half.
+    [2, ['dip 0', 'b']],
+    [3, ['a 0.5', 'dip 0', 'b']],
+    [4, ['a 0.5', 'dip 0', 'dip 0.5', 'b']],
+    [5, ['a 0.333', 'a 0.667', 'dip 0', 'dip 0.5', 'b']],
+    [7, ['a 0.25', 'a 0.5', 'a 0.75', 'dip 0', 'dip 0.333', 'dip 0.667', 'b']],
+  ] as const)('dips over %i frames by the dip picture alone, and nobody sees it go back', (frames, expected) => {
+    const traced = chain()
+    const old = base(traced, { program: { main: 'in-1' }, preview: { main: 'in-2' } })
+    const next = base(traced, { program: { main: 'in-2' }, preview: { main: 'in-1' } })
+    const rehearsal = new Rehearsal(traced, old, { phase: () => 0, delay: () => 0 })
+    rehearsal.happen([{ tick: 48_000, device: 'main', command: { do: 'auto', style: 'dip', frames } }])
+    const judge = new Judge(pictureAt(traced, old, END), pictureAt(traced, next, END))
+    const told: string[] = []
+    for (let at = 0; at < 240_000; at += 4800) {
+      const picture = rehearsal.seen(END, at)
+      expect(judge.frame(picture)).toBeUndefined()
+      if (picture.of !== 'mix') throw new Error('a mix is seen')
+      const [under, over] = picture.layers
+      const name = under!.port === 'black' ? 'dip' : under!.port === 'in-1' ? 'a' : 'b'
+      const word = over ? `${name} ${Number(over.share!.toFixed(3))}` : name
+      if (word !== 'a' && told.at(-1) !== word) told.push(word)
+    }
+    expect(told).toEqual(expected)
+    expect(judge.arrived).toBe(true)
+  })
+  it('keeps its source on preview after a take where the model does, and else swaps', () => {
+    const taken = (command: Command, keepsPreview?: true) => {
+      const { machine } = commanded(rest, command, 10, { ...mix, ...(keepsPreview ? { keepsPreview } : {}) })
+      const { program, preview } = seenIn(machine, 99)
+      return `${program} ${preview}`
+    }
+    for (const command of [
+      { do: 'cut' },
+      { do: 'auto', style: 'mix', frames: 1 },
+      { do: 'auto', style: 'wipe', frames: 9 },
+      { do: 'lever', share: 1 },
+    ] as const) {
+      expect(taken(command)).toBe('b a')
+      expect(taken(command, true)).toBe('b b')
+    }
+  })
   it('ends a mix with a cut; a second take is ignored, finishes or turns back, by the model', () => {
     const begun: [Command, number] = [{ do: 'auto', style: 'mix', frames: 8 }, 10]
     expect(told(after(begun, [{ do: 'cut' }, 12]), 12)).toBe('b')
@@ -121,36 +164,53 @@ const watch = (
   })
 
 describe('both pressed at once', () => {
-  // The feeder's old picture is seen for max(0, ceil(D + u)) frames of the last switcher: D the feeder's delay, u the wait
-  // for its boundary less that for the last's, both in frames.
-  it('shows the feeder’s old picture for as many frames as follows from delays and phases', () => {
-    const traced = chain()
-    const old = base(traced, { program: { side: 'in-1', main: 'in-2' } })
-    const next = base(traced, { program: { side: 'in-2', main: 'in-1' } })
-    const counts = new Set<number>()
-    for (let seed = 0; seed < 64; seed++) {
-      const rehearsal = new Rehearsal(traced, old, seededChances(seed))
-      const tick = 48_000 + seed * 37
-      rehearsal.happen([
-        { tick, device: 'side', command: { do: 'program', input: 'in-2' } },
-        { tick, device: 'main', command: { do: 'program', input: 'in-1' } },
-      ])
-      const { wrong } = watch(rehearsal, [END], [old, next], 96_000)[0]!
-      const wait = (device: string) => {
-        const { frame, phase } = rehearsal.clockOf(device)!
-        return ((((phase - tick) % frame) + frame) % frame) / frame
-      }
-      // The converter between them adds less than a tenth of a millisecond.
-      const link = (0.01 * 240) / 4800
-      const expected = Math.max(
-        0,
-        Math.ceil(rehearsal.delayFramesOf('side') + link + wait('side') - wait('main') - 1e-9),
-      )
-      expect(wrong, `seed ${seed}`).toBe(expected)
-      counts.add(expected)
-    }
-    expect(counts.size).toBeGreaterThan(1)
-  })
+  // The feeder's old picture is seen for n = max(0, ceil(D + g + u)) frames of the last switcher: D what lies between the
+  // feeder's boundary and the last's input, g by how much the last was pressed earlier, u the wait for the feeder's boundary
+  // less that for the last's, all in frames of the last.
+  it.each([
+    // A feeder that takes 1 to 2 frames of its own, into inputs without a frame store (a converter of up to 0.1 ms).
+    ['1080p50', 'switcher-12-sdi 1080p50', 4800, 4800, [1, 2], [0, 0]],
+    // Twice as slow as the last: 1 to 2 frames are 2 to 4 of those; the input adds 1 to 2 of its own.
+    ['1080p25', 'switcher-8-hdmi 1080p50', 9600, 4800, [2, 4], [1, 2]],
+    ['1080p50', 'switcher-8-hdmi 1080p59.94', 4800, 4004, [1.1988, 2.3976], [1, 2]],
+  ] as const)(
+    'from %s into %s shows the feeder’s old picture for as many frames as follows from delays, phases and gap',
+    (rate, last, feeds, lasts, [least, most], [added, addedMost]) => {
+      const traced = chain(`switcher-8-hdmi ${rate}`, last)
+      const old = base(traced, { program: { side: 'in-1', main: 'in-2' } })
+      const next = base(traced, { program: { side: 'in-2', main: 'in-1' } })
+      const wired = last.startsWith('switcher-12') ? [0, 0.1] : [0, 0]
+      const counts = new Map<string, number>()
+      for (const delay of [0, 0.5, 0.999])
+        for (let n = 0; n < 64; n++)
+          for (const gap of [-1.5, 0, 0.4]) {
+            // Not on a boundary: what comes within a tick of one is a matter of rounding.
+            const phase = { side: (n % 8) / 8 + 0.0131, main: Math.floor(n / 8) / 8 + 0.0271 }
+            const rehearsal = new Rehearsal(traced, old, {
+              phase: device => phase[device as 'side'],
+              delay: () => delay,
+            })
+            const tick = 480_480
+            const first = tick + Math.round(gap * lasts)
+            rehearsal.happen([
+              { tick: first, device: 'side', command: { do: 'program', input: 'in-2' } },
+              { tick, device: 'main', command: { do: 'program', input: 'in-1' } },
+            ])
+            const { wrong } = watch(rehearsal, [END], [old, next], 960_960, lasts)[0]!
+            const wait = (at: number, frame: number, share: number) =>
+              ((((Math.floor(share * frame) - at) % frame) + frame) % frame) / lasts
+            const u = wait(first, feeds, phase.side) - wait(tick, lasts, phase.main)
+            // Whole frames of the feeder; the input and the wire anything between.
+            const frames = delay < 0.5 ? least : most
+            const between = ((wired[0]! + delay * (wired[1]! - wired[0]!)) * 240) / lasts
+            const D = frames + added + delay * (addedMost - added) + between
+            const expected = Math.max(0, Math.ceil(D + Math.round(gap * lasts) / lasts + u - 1e-3))
+            expect(wrong, `delay ${delay}, phases ${n}, gap ${gap}`).toBe(expected)
+            counts.set(`${gap}`, Math.max(counts.get(`${gap}`) ?? 0, expected))
+          }
+      expect(new Set(counts.values()).size).toBeGreaterThan(1)
+    },
+  )
 })
 
 const wildChain = (seed: number) => wild(seed).traced

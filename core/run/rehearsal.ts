@@ -18,13 +18,16 @@ interface Place {
   readonly clock: Clock
   /** Whole frames from the boundary at which a picture is made to that at which it leaves. */
   readonly delayFrames: number
+  /** The most that it can be. */
+  readonly mostFrames: number
 }
 
 /** Choices that hold for a whole run: phases and delays within their ranges. */
 export interface Chances {
   /** 0 .. 1 for each device: where in its range. */
   readonly phase: (device: string) => number
-  readonly delay: (device: string) => number
+  /** Of a device; and of an input (`device/port`), what lies before it and what it adds itself. */
+  readonly delay: (name: string) => number
 }
 
 /** A repeatable number from 0 up to 1 for a seed and a name (FNV-1a, then a mix). */
@@ -81,7 +84,7 @@ export class Rehearsal {
   constructor(
     readonly traced: Traced,
     readonly start: ShowState,
-    chances: Chances,
+    private readonly chances: Chances,
   ) {
     for (const node of mixerNodes(traced)) {
       const { standard, model } = node
@@ -92,6 +95,7 @@ export class Rehearsal {
       const most = Math.max(least, Math.floor((ms.max * TICKS_PER_MS) / frame + 1e-9))
       this.places.set(node.id, {
         clock: { frame, phase: Math.floor(chances.phase(node.id) * frame) },
+        mostFrames: most,
         delayFrames: Math.min(most, least + Math.floor(chances.delay(node.id) * (most - least + 1))),
       })
       const state = own(start.mixers, node.id)!
@@ -321,39 +325,53 @@ export class Rehearsal {
     return this.contents.get(device)?.findLast(one => one.tick <= tick)?.content ?? own(this.start.contents, device)
   }
 
-  /** What converters and radio between a switcher and an input add, typically, ticks. */
-  private linkTicks(end: LinkEnd): number {
-    const known = this.ticks.get(`${end.device}/${end.port}`)
+  /** What converters and radio between a switcher and an input add, ticks: in this run, and at most. */
+  private linkTicks(end: LinkEnd, most?: 'most'): number {
+    const key = most ? '' : socketKey(end.device, end.port)
+    const known = this.ticks.get(key)
     if (known !== undefined) return known
-    const run = runInto(this.traced, end)
-    const node = run?.origin && this.traced.chain.nodes.get(run.origin.device)
-    const [first, last] = [run?.links[0]?.signal, run?.links.at(-1)?.signal]
-    const ticks = node && first && last ? Math.round((last.delay.typ - first.delay.typ) * TICKS_PER_MS) : 0
-    this.ticks.set(`${end.device}/${end.port}`, ticks)
+    const ticks = this.ticksOf(end, most)
+    if (!most) this.ticks.set(key, ticks)
     return ticks
   }
   private readonly ticks = new Map<string, number>()
 
-  /** What a normalising input adds, typically, ticks. */
-  private inputTicks(device: string, port: string): number {
-    const node = this.traced.chain.nodes.get(device)!
-    const delay = own(node.model.ports, port)?.delay
-    return delay && node.standard ? Math.round(delayMs(delay, node.standard).typ * TICKS_PER_MS) : 0
+  private ticksOf(end: LinkEnd, most?: 'most'): number {
+    const run = runInto(this.traced, end)
+    const node = run?.origin && this.traced.chain.nodes.get(run.origin.device)
+    const [first, last] = [run?.links[0]?.signal, run?.links.at(-1)?.signal]
+    if (!node || !first || !last) return 0
+    return this.within(end, last.delay.min - first.delay.min, last.delay.max - first.delay.max, most)
   }
 
-  /** Ticks after which a command to a switcher is seen everywhere behind it, at the latest. */
+  /** What a normalising input adds, ticks. */
+  private inputTicks(device: string, port: string, most?: 'most'): number {
+    const node = this.traced.chain.nodes.get(device)!
+    const delay = own(node.model.ports, port)?.delay
+    if (!delay || !node.standard) return 0
+    const { min, max } = delayMs(delay, node.standard)
+    return this.within({ device, port }, min, max, most)
+  }
+
+  /** Where in a range of ms an input lies in this run, ticks. */
+  private within({ device, port }: LinkEnd, min: number, max: number, most?: 'most'): number {
+    const share = most ? 1 : this.chances.delay(socketKey(device, port))
+    return Math.round((min + share * (max - min)) * TICKS_PER_MS)
+  }
+
+  /** Ticks after which a command to a switcher is seen everywhere behind it, at the latest, whatever the delays are. */
   settleTicks(device: string, through: readonly string[] = []): number {
-    const { clock } = this.places.get(device)!
+    const { clock, mostFrames } = this.places.get(device)!
     let most = 0
     for (const run of this.traced.runs) {
       const end = run.end
       if (run.beside || !run.lit || run.origin?.device !== device || !end || through.includes(end.device)) continue
       const behind = this.places.has(end.device)
-        ? this.inputTicks(end.device, end.port) + this.settleTicks(end.device, [...through, device])
+        ? this.inputTicks(end.device, end.port, 'most') + this.settleTicks(end.device, [...through, device])
         : 0
-      most = Math.max(most, this.linkTicks(end) + behind)
+      most = Math.max(most, this.linkTicks(end, 'most') + behind)
     }
-    return (this.delayFramesOf(device) + 2) * clock.frame + most
+    return (mostFrames + 2) * clock.frame + most
   }
 
   /** How many happenings were taken. */

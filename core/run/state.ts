@@ -17,6 +17,8 @@ export interface MixState {
     readonly input: string | undefined
     readonly share: number
     readonly style: 'mix' | 'dip' | 'wipe'
+    /** Of a dip: the share at which the dip picture stands alone. */
+    readonly mid?: number
   }
   /** Shares of keyers that come or go. */
   readonly shares?: Readonly<Record<string, number>>
