@@ -105,6 +105,7 @@ export interface Rehearser {
   press(device: string, command: Command, tick: number, hand: Hand, meant?: Target): void
   event(device: string, event: RunEvent, tick: number): void
   take(target: Target, tick: number, mix: number): boolean
+  lose(on: boolean): void
   plan(target: Target): Planned | undefined
   look(tick: number): Now | undefined
   heard(sink: number, tick: number): ReturnType<Session['heard']>

@@ -17,6 +17,7 @@ const rehearser: Rehearser = {
   },
   press: (device, command, tick, hand, meant) => session?.press(device, command, tick, hand, meant),
   event: (device, event, tick) => session?.event(device, event, tick),
+  lose: on => session?.lose(on),
   take: (target, tick, mix) => session?.take(target, tick, { mix }) ?? false,
   plan: target => session?.plan(target),
   look: tick => session?.look(tick),

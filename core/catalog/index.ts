@@ -10,6 +10,7 @@ export {
   KEY_KINDS,
   type KeyKind,
   KEY_SCALE,
+  FOLLOW_FADE_MS,
   LOSS,
   prerollFramesOf,
   type KeyScale,

@@ -3,6 +3,7 @@ import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
 import { BLACK, type Content, type LinkEnd, type Overlay, cutOf, own, screenOf } from '#core/document'
 import { runInto } from './ends'
 import { type MixState, type Seeing, type ShowState, atRest } from './state'
+import { storesOf } from './stores'
 import type { Layer, Picture, Tile } from './tree'
 
 /** What an input shows: of a screen, or of a switcher. Each device is entered once on the way. */
@@ -119,7 +120,12 @@ function keyLayers(
           overlay.kind === 'box' && node.model.inset ? node.model.inset : fillInput(traced, node, overlay.fill)
         return [
           {
-            picture: worded(traced, port === undefined ? ownGraphic(node, overlay) : input(port), overlay, 'fill'),
+            picture: worded(
+              traced,
+              port === undefined ? ownGraphic(traced, node, mix, id) : input(port),
+              overlay,
+              'fill',
+            ),
             port: port ?? '',
             as: 'key',
             keyer: number,
@@ -165,8 +171,12 @@ function worded(traced: Traced, picture: Picture, overlay: Overlay, part: 'fill'
 }
 
 /** A graphic that the mixing device makes or holds itself, where the overlay names it as its source. */
-const ownGraphic = (node: DeviceNode, { fill }: Overlay): Picture =>
-  makesGraphics(node, fill) ? { of: 'source', device: node.id, port: 'own', content: 'caption' } : NONE
+function ownGraphic(traced: Traced, node: DeviceNode, mix: MixState | undefined, id: string): Picture {
+  if (!makesGraphics(node, traced.plan.overlays[id]!.fill)) return NONE
+  const store = Object.entries(storesOf(traced, node, mix)).find(([, one]) => one === id)?.[0]
+  const lacks = store === undefined ? 'empty' : mix?.loading?.includes(store) ? 'loading' : undefined
+  return { of: 'source', device: node.id, port: 'own', content: 'caption', ...(lacks ? { store: lacks } : {}) }
+}
 
 /** A mixing device that shows its own stills or graphics needs no cable for them. */
 export const makesGraphics = ({ id, model }: DeviceNode, fill: string): boolean =>
@@ -270,9 +280,10 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
 }
 
 /** Why no picture of this kind may be on air, whatever was meant; undefined where nothing is against it. */
-export function unfitIn(picture: Picture): 'lost' | 'moving' | 'pre-roll' | 'over' | undefined {
+export function unfitIn(picture: Picture): 'lost' | 'moving' | 'pre-roll' | 'over' | 'loading' | 'empty' | undefined {
   switch (picture.of) {
     case 'source':
+      if (picture.store) return picture.store
       return picture.moving ? 'moving' : picture.clip && picture.clip.at !== 'plays' ? picture.clip.at : undefined
     case 'held':
       return 'lost'

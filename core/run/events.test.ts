@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { mixOf } from '#core/catalog'
 import { type Traced, tracedOf } from '#core/chain'
 import type { Plan } from '#core/document'
 import { base, chain, random, wild } from '../../testing/chains'
@@ -181,6 +182,113 @@ describe('macros and hands', () => {
     const run = new Rehearsal(traced, start, STILL)
     run.happen([0, 0.5, 3].map(at => ({ tick: SECOND + at * SECOND, device: 'main', macro: 'open' })))
     expect(run.refused).toEqual([{ index: 1, words: 'it runs already' }])
+  })
+  it.each([
+    // A wait of 50 frames and then black: fired at 0 and at 30 frames. Refused, the first goes on; restarted, only the
+    // second comes to its end; beside, both do.
+    [
+      'refused',
+      [
+        [49, false],
+        [50, true],
+        [79, true],
+      ],
+      1,
+    ],
+    [
+      'restarts',
+      [
+        [49, false],
+        [50, false],
+        [79, false],
+        [80, true],
+      ],
+      0,
+    ],
+    [
+      'beside',
+      [
+        [49, false],
+        [50, true],
+        [79, true],
+        [80, true],
+      ],
+      0,
+    ],
+  ] as const)('fired again while they run: %s, in whatever order it is told', (again, black, refusals) => {
+    const models = Object.fromEntries(
+      Object.entries(traced.plan.models).map(([id, model]) => [
+        id,
+        model.role === 'switcher' ? { ...model, mix: { ...mixOf(model)!, again } } : model,
+      ]),
+    )
+    const own = withPlan(traced, {
+      models,
+      macros: {
+        dark: {
+          title: 'Dark',
+          order: 1,
+          at: 'main',
+          steps: [
+            { do: 'wait', frames: 50 },
+            { do: 'fade', to: 'black', frames: 1 },
+          ],
+        },
+      },
+    })
+    const fire = (frames: number): Happening => ({ tick: SECOND + frames * FRAME, device: 'main', macro: 'dark' })
+    for (const told of [
+      [fire(0), fire(30)],
+      [fire(30), fire(0)],
+    ]) {
+      const run = new Rehearsal(own, start, STILL)
+      run.happen(told)
+      for (const [frame, faded] of black)
+        expect(run.stateAt('main', SECOND + frame * FRAME).faded, `${again}, frame ${frame}`).toBe(faded)
+      expect(run.refused).toHaveLength(refusals)
+    }
+  })
+  it('that are lost on their way change nothing, and are told', () => {
+    const run = new Rehearsal(traced, start, STILL)
+    const lost: Happening = { tick: SECOND, device: 'main', command: { do: 'program', input: 'in-1' }, lost: true }
+    run.happen([lost])
+    expect(run.stateAt('main', 2 * SECOND).program).toBe('in-2')
+    expect(run.refused).toEqual([{ index: 0, words: 'it was lost on its way' }])
+    const kept = (one: object) => readRun(JSON.stringify({ version: 1, plan: 'x', seed: 1, moment: 0, events: [one] }))
+    expect(kept(lost)).toMatchObject({ ok: true, value: { events: [lost] } })
+    expect(kept({ ...lost, lost: 'yes' })).toMatchObject({ ok: false, problem: { path: '/events/0/lost' } })
+  })
+  it('mark a second camera that is moved by hand while one still moves; a second stick, or a position, may', () => {
+    const cameras = (sticks: number) =>
+      tracedOf(
+        plan({
+          devices: {
+            one: 'camera-ptz-hdmi 1080p50',
+            two: 'camera-ptz-hdmi 1080p50',
+            main: 'switcher-8-hdmi 1080p50',
+            ...Object.fromEntries(Array.from({ length: sticks }, (_, n) => [`joy${n}`, 'controller-joystick'])),
+          },
+        }),
+      )
+    const camera = (device: string, s: number, moves = true, preset?: string): Happening => ({
+      tick: s * SECOND,
+      device,
+      ...(moves ? { camera: 'moves', ...(preset ? { preset } : {}) } : { camera: 'settled' }),
+    })
+    const marked = (sticks: number, ...told: Happening[]) => {
+      const own = cameras(sticks)
+      const run = new Rehearsal(own, stateBefore(own), STILL)
+      run.happen(told)
+      return run.refused.map(({ index, words, done }) => [index, words, done])
+    }
+    const both = [camera('one', 1), camera('two', 2)]
+    const words = 'one stick moves one camera at a time, and one still moves'
+    expect(marked(1, ...both)).toEqual([[1, words, true]])
+    expect(marked(0, ...both)).toEqual([[1, words, true]])
+    expect(marked(1, ...both.toReversed())).toEqual([[0, words, true]])
+    expect(marked(2, ...both)).toEqual([])
+    expect(marked(1, camera('one', 1), camera('one', 1.5, false), camera('two', 2))).toEqual([])
+    expect(marked(1, camera('one', 1, true, 'desk'), camera('two', 2))).toEqual([])
   })
   it('come as late as their surface, and only where it reaches', () => {
     const run = new Rehearsal(traced, start, STILL)
@@ -546,6 +654,70 @@ describe('a planned take with moves and pages', () => {
       const pictures = Array.from({ length: 400 }, (_, i) => run.seen(HALL, i * FRAME))
       expect(pictures.filter(unfitIn)).toEqual([])
       expect(pictures.at(-1)).toEqual(pictureAt(traced, next, HALL))
+    }
+  })
+})
+
+describe('stills', () => {
+  // 20 stores and 12 frames to load one; 21 overlays of its own, so the last stands in no store.
+  const traced = withPlan(hdmi(), {
+    overlays: Object.fromEntries(
+      Array.from({ length: 21 }, (_, i) => i + 1).map(n => [
+        `s${n}`,
+        { title: `Still ${n}`, order: n, kind: 'luma', fill: 'main' },
+      ]),
+    ),
+  })
+  const start = base(traced, { program: { side: 'in-1', main: 'in-2' }, keys: { main: { '1': 's1' } } })
+  const keyed = (overlay: string) =>
+    base(traced, { program: { side: 'in-1', main: 'in-2' }, keys: { main: { '1': overlay } } })
+  const load = (at: number, store: string, overlay: string): Happening => ({
+    tick: SECOND + at * FRAME,
+    device: 'main',
+    command: { do: 'load', store, overlay },
+  })
+  const key = (at: number, overlay: string): Happening => ({
+    tick: SECOND + at * FRAME,
+    device: 'main',
+    command: { do: 'key', keyer: '1', overlay },
+  })
+  it('are seen whole once they are loaded, and not before', () => {
+    const run = new Rehearsal(traced, start, STILL)
+    run.happen([load(0, '2', 's21'), key(10, 's21')])
+    // It loads in frames 0 to 11; keyed from frame 10: 2 frames of it are wrong.
+    expect(stretches(run, 0, 2 * SECOND).map(([words]) => words)).toEqual(['c with Still 1', 'c with Still 21'])
+    const unfit = Array.from({ length: 50 }, (_, n) => unfitIn(run.seen(HALL, SECOND + n * FRAME)))
+    expect(unfit.filter(one => one === 'loading')).toHaveLength(2)
+    expect(unfit.at(-1)).toBeUndefined()
+    expect(run.isSettledAt(SECOND + 11 * FRAME)).toBe(false)
+    expect(run.isSettledAt(SECOND + 12 * FRAME)).toBe(true)
+  })
+  it('that are loaded over one that is on air, or that stand in no store, are wrong pictures', () => {
+    const over = new Rehearsal(traced, start, STILL)
+    over.happen([load(0, '1', 's21')])
+    expect(unfitIn(over.seen(HALL, 2 * SECOND))).toBe('empty')
+    expect(wordsOf(traced, pictureAt(traced, keyed('s21'), HALL))).toContain('Still 21')
+    expect(unfitIn(pictureAt(traced, keyed('s21'), HALL))).toBe('empty')
+    expect(unfitIn(pictureAt(traced, keyed('s4'), HALL))).toBeUndefined()
+  })
+  it('are refused where the model has no such store', () => {
+    const run = new Rehearsal(traced, start, STILL)
+    run.happen([load(0, '21', 's21'), { ...load(0, '1', 's21'), device: 'nowhere' }])
+    expect(run.refused).toEqual([{ index: 0, words: 'it has 20 stores' }])
+  })
+  it('are loaded first by a planned take, into a store that nobody sees, and nobody sees a wrong frame', () => {
+    const take = planTake(traced, start, keyed('s21'))
+    expect(take.kind).toBe('clean')
+    const [first] = take.steps[0]!.happenings
+    expect(first).toMatchObject({
+      command: { do: 'load', overlay: 's21', store: expect.stringMatching(/^([2-9]|1\d|20)$/) },
+    })
+    for (let seed = 0; seed < 16; seed++) {
+      const run = new Rehearsal(traced, start, seededChances(seed))
+      const happenings = happeningsOf(take, run, SECOND)
+      run.happen(happenings)
+      for (let at = 0; at < 4 * SECOND; at += FRAME) expect(unfitIn(run.seen(HALL, at))).toBeUndefined()
+      expect(wordsOf(traced, run.seen(HALL, 4 * SECOND))).toBe('c with Still 21')
     }
   })
 })

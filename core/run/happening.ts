@@ -5,7 +5,13 @@ import type { Command } from './machine'
 /** What can happen in a run; nothing else does. */
 export type Event =
   /** To one switcher: by whom and from which of its surfaces, where that is known. */
-  | { readonly command: Command; readonly surface?: Surface['kind']; readonly person?: string }
+  | {
+      readonly command: Command
+      readonly surface?: Surface['kind']
+      readonly person?: string
+      /** It never comes to the switcher. */
+      readonly lost?: true
+    }
   /** One of the plan's macros is fired; `device` holds it. */
   | { readonly macro: string }
   /** What a source shows from then on. */

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { tracedOf } from '#core/chain'
 import { fmt, plan } from '../../testing/plans'
-import { doubled, gateAt, levelsAt, waysTo } from './heard'
+import { doubled, gateAt, waysTo } from './heard'
+import type { Command } from './machine'
+import { Rehearsal } from './rehearsal'
 import { stateBefore, taken } from './state'
 
 const format = fmt('1080p50')
@@ -77,22 +79,40 @@ describe('the ways of sound', () => {
     expect(pair({ program: { main: 'in-1' } })).toEqual(['mic'])
     expect(pair({ program: { main: 'in-2' } })).toEqual([])
   })
-  it('come and go at equal power while a mix runs: half way each at the root of a half', () => {
-    const mixing = (share: number) => {
-      const rest = state({ program: { main: 'in-2' }, sound: { main: { 'in-2': 'follows', 'sound-1': 'shut' } } })
-      const main = { ...rest.mixers.main!, incoming: { input: 'in-1', share, style: 'mix' as const } }
-      const found = levelsAt(traced, { ...rest, mixers: { ...rest.mixers, main } }, REC)
+  const FRAME = 4800
+  /** What is heard of each at a tick; `in-2` follows too, and the desk is shut at the last. */
+  const heard = (command: Command, ticks: readonly number[]) => {
+    const start = state({
+      program: { main: 'in-2' },
+      preview: { main: 'in-1' },
+      sound: { main: { 'in-2': 'follows', 'sound-1': 'shut' } },
+    })
+    const run = new Rehearsal(traced, start, { phase: () => 0, delay: () => 0 })
+    run.happen([{ tick: 100 * FRAME, device: 'main', command }])
+    return ticks.map(tick => {
+      const found = run.levels(REC, 100 * FRAME + tick)
       return ['cam', 'two', 'mic'].map(id => found.get(id) ?? 0)
-    }
+    })
+  }
+  it('come and go at equal power while a mix runs: half way each at the root of a half', () => {
     // sin 45 = cos 45 = 0.7071; sin 30 = 0.5, cos 30 = 0.866.
-    for (const [share, into, from] of [
-      [0.5, Math.SQRT1_2, Math.SQRT1_2],
-      [1 / 3, 0.5, Math.sqrt(3) / 2],
+    for (const [frames, into, from] of [
+      [2, Math.SQRT1_2, Math.SQRT1_2],
+      [3, 0.5, Math.sqrt(3) / 2],
     ] as const) {
-      const [cam, two, mic] = mixing(share)
+      const [[cam, two, mic]] = heard({ do: 'auto', style: 'mix', frames }, [0]) as [number[]]
       expect(cam).toBeCloseTo(into, 9)
       expect(mic).toBeCloseTo(into, 9)
       expect(two).toBeCloseTo(from, 9)
+    }
+  })
+  it('open and shut over 20 ms at a cut, in a straight ramp', () => {
+    // 20 ms are 4800 ticks: from the frame of the cut on, a quarter of it after 1200 ticks.
+    const found = heard({ do: 'cut' }, [-1, 0, 1200, 2400, 4800, 9600])
+    for (const [i, into] of [0, 0, 0.25, 0.5, 1, 1].entries()) {
+      expect(found[i]![0]).toBeCloseTo(into, 9)
+      expect(found[i]![1]).toBeCloseTo(1 - into, 9)
+      expect(found[i]![2]).toBeCloseTo(into, 9)
     }
   })
 })

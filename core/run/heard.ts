@@ -2,7 +2,7 @@ import { portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isReplaced, isSwitcher, openingOf, socketKey } from '#core/chain'
 import { type LinkEnd, type Opening, own } from '#core/document'
 import { fillInput } from './compose'
-import type { ShowState } from './state'
+import type { MixState, ShowState } from './state'
 
 /** An input of a switcher on the way of a sound. */
 export interface Gate {
@@ -42,12 +42,23 @@ export function gateAt(traced: Traced, state: ShowState, node: DeviceNode, portI
 /** The input is on program, or in a box over it. A key that is cut out does not open sound. */
 function isShown(traced: Traced, state: ShowState, node: DeviceNode, portId: string): boolean {
   const mix = own(state.mixers, node.id)
-  if (!mix) return false
-  if (mix.program === portId || mix.incoming?.input === portId) return true
-  return Object.values(mix.keys).some(id => {
+  return mix !== undefined && followed(traced, node, mix, portId) > 0
+}
+
+/**
+ * How far an input opens that follows the picture, 0 .. 1: while a mix runs, what comes and what goes at equal power, so
+ * that both together are as loud as either.
+ */
+export function followed(traced: Traced, node: DeviceNode, mix: MixState, portId: string): number {
+  const { program, incoming } = mix
+  const boxed = Object.values(mix.keys).some(id => {
     const overlay = own(traced.plan.overlays, id)
     return overlay?.kind === 'box' && fillInput(traced, node, overlay.fill) === portId
   })
+  if (boxed) return 1
+  if (!incoming || program === incoming.input) return program === portId ? 1 : 0
+  const angle = (incoming.share * Math.PI) / 2
+  return incoming.input === portId ? Math.sin(angle) : program === portId ? Math.cos(angle) : 0
 }
 
 /**
@@ -111,24 +122,21 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
 }
 
 /**
- * How loud each sound comes to an input at a moment, 0 .. 1, by the device that makes it. While a mix runs, what follows
- * the picture comes and goes at equal power; of two ways the louder one counts.
+ * How loud each sound comes to an input, 0 .. 1, by the device that makes it; `opening` tells how far an input on the way is
+ * open. Of two ways the louder one counts.
  */
-export function levelsAt(traced: Traced, state: ShowState, end: LinkEnd): ReadonlyMap<string, number> {
+export function levelsBy(
+  traced: Traced,
+  state: ShowState,
+  end: LinkEnd,
+  opening: (gate: Gate) => number,
+): ReadonlyMap<string, number> {
   const found = new Map<string, number>()
-  for (const { origin, gates, open } of waysTo(traced, state, end, 'most')) {
-    if (!open) continue
-    const level = gates.reduce((product, gate) => product * levelOf(state, gate), 1)
-    found.set(origin, Math.max(found.get(origin) ?? 0, level))
+  for (const { origin, gates } of waysTo(traced, state, end, 'most')) {
+    const level = gates.reduce((product, gate) => product * opening(gate), 1)
+    if (level > 0) found.set(origin, Math.max(found.get(origin) ?? 0, level))
   }
   return found
-}
-
-function levelOf({ mixers }: ShowState, { device, port, opening }: Gate): number {
-  const { program, incoming } = own(mixers, device) ?? {}
-  if (opening !== 'follows' || !incoming || program === incoming.input) return 1
-  const angle = (incoming.share * Math.PI) / 2
-  return incoming.input === port ? Math.sin(angle) : program === port ? Math.cos(angle) : 1
 }
 
 /** Sounds closer together than this are one, ms. */

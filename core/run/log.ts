@@ -94,7 +94,7 @@ const KINDS: Readonly<Record<string, (value: unknown, one: Fields) => boolean>> 
   clip: value => value === null || isName(value),
   mark: isName,
 }
-const BESIDE = ['tick', 'device', 'words', 'person', 'surface', 'port', 'preset']
+const BESIDE = ['tick', 'device', 'words', 'person', 'surface', 'port', 'preset', 'lost']
 
 function misread(one: unknown): Bad | undefined {
   if (one === null || typeof one !== 'object' || Array.isArray(one)) return { at: '', found: one, allowed: 'an event' }
@@ -111,6 +111,7 @@ function misread(one: unknown): Bad | undefined {
   for (const key of ['words', 'person'])
     if (fields[key] !== undefined && !isName(fields[key]))
       return { at: `/${key}`, found: fields[key], allowed: 'at most 200 characters' }
+  if (fields.lost !== undefined && fields.lost !== true) return { at: '/lost', found: fields.lost, allowed: 'true' }
   if (fields.surface !== undefined && !SURFACES.some(one => one === fields.surface))
     return { at: '/surface', found: fields.surface, allowed: SURFACES.join(', ') }
   return undefined
@@ -126,6 +127,7 @@ const COMMANDS: Readonly<Record<string, (command: Fields, depth: number) => bool
     isName(keyer) && (overlay === undefined || isName(overlay)) && (frames === undefined || isFrames(frames)),
   fade: ({ to, frames }) => typeof to === 'boolean' && isFrames(frames),
   output: ({ port, feed }) => isName(port) && isName(feed),
+  load: ({ store, overlay }) => isName(store) && /^[1-9]\d{0,3}$/.test(store) && isName(overlay),
   all: ({ commands }, depth) =>
     depth < 3 && Array.isArray(commands) && commands.length <= 200 && commands.every(one => isCommand(one, depth + 1)),
 }

@@ -1,6 +1,7 @@
 import type { Feed, Mix, Transition } from '#core/catalog'
 import { OFF } from '#core/document'
 import type { MixState } from './state'
+import type { Stores } from './stores'
 
 /** What a hand or a plan asks of one switcher. */
 export type Command =
@@ -21,6 +22,8 @@ export type Command =
   | { readonly do: 'key'; readonly keyer: string; readonly overlay: string | undefined; readonly frames?: number }
   | { readonly do: 'fade'; readonly to: boolean; readonly frames: number }
   | { readonly do: 'output'; readonly port: string; readonly feed: Feed }
+  /** The still of an overlay into a store, which takes as long as the model says. */
+  | { readonly do: 'load'; readonly store: string; readonly overlay: string }
   /** Several at one boundary. */
   | { readonly do: 'all'; readonly commands: readonly Command[] }
 
@@ -64,15 +67,19 @@ export interface Machine {
   readonly fading?: Ramp & { readonly to: boolean }
   readonly running?: Running
   readonly outputs: Readonly<Record<string, Feed>>
+  readonly stores?: Stores
+  /** By store: when its still is whole. */
+  readonly loads?: Readonly<Record<string, Ramp>>
 }
 
-export const machineOf = ({ program, preview, keys, faded }: MixState): Machine => ({
+export const machineOf = ({ program, preview, keys, faded, stores }: MixState): Machine => ({
   program,
   preview,
   keys,
   ramps: {},
   faded,
   outputs: {},
+  ...(stores ? { stores } : {}),
 })
 
 /** How far something that begins at a frame has come in another, n of N: 0 before it. */
@@ -87,6 +94,11 @@ export function advanced(machine: Machine, frame: number): Machine {
   if (fading && stepAt(fading, frame) >= fading.frames) {
     const { fading: _, ...rest } = next
     next = { ...rest, faded: fading.to }
+  }
+  if (next.loads) {
+    const { loads, ...rest } = next
+    const left = Object.entries(loads).filter(([, load]) => stepAt(load, frame) <= load.frames)
+    next = left.length ? { ...rest, loads: Object.fromEntries(left) } : rest
   }
   const over = Object.entries(next.ramps).filter(([, ramp]) => stepAt(ramp, frame) >= ramp.frames)
   if (over.length) {
@@ -169,6 +181,20 @@ export function commanded(
     }
     case 'output':
       return { machine: { ...machine, outputs: { ...machine.outputs, [command.port]: command.feed } } }
+    case 'load': {
+      const { store, overlay } = command
+      if (mix && Number(store) > mix.stills)
+        return { machine, refused: mix.stills ? `it has ${mix.stills} stores` : 'it keeps no stills' }
+      const stores = { ...machine.stores, [store]: overlay }
+      const frames = mix?.stillFrames ?? 0
+      return {
+        machine: {
+          ...machine,
+          stores,
+          ...(frames ? { loads: { ...machine.loads, [store]: { from: frame, frames } } } : {}),
+        },
+      }
+    }
     case 'all': {
       let next = machine
       for (const one of command.commands) {
@@ -181,7 +207,8 @@ export function commanded(
   }
 }
 
-type Can = Pick<Mix, 'during' | 'longest' | 'fadeToBlack' | 'keyers' | 'keepsPreview'> | undefined
+type Can =
+  Pick<Mix, 'during' | 'longest' | 'fadeToBlack' | 'keyers' | 'keepsPreview' | 'stills' | 'stillFrames'> | undefined
 
 /** A transition over some frames begins; one that runs goes on, ends or turns back, by the model. */
 function automatic(
@@ -260,7 +287,7 @@ const withoutBack = ({ back: _, ...rest }: Running): Running => rest
 /** A switcher in a frame. A transition of N frames shows n/N of the new picture in its frame n. */
 export function seenIn(machine: Machine, frame: number): MixState {
   const now = advanced(machine, frame)
-  const { program, preview, keys, faded, running, fading, ramps } = now
+  const { program, preview, keys, faded, running, fading, ramps, stores, loads } = now
   const part =
     running?.from === undefined ? (running?.share ?? 0) : stepAt({ from: running.from }, frame) / running.frames
   const share = running?.back ? 1 - part : part
@@ -286,6 +313,8 @@ export function seenIn(machine: Machine, frame: number): MixState {
     preview,
     keys: lit,
     faded,
+    ...(stores ? { stores } : {}),
+    ...(loads ? { loading: Object.keys(loads) } : {}),
     ...(running && running.background !== false && share > 0
       ? {
           incoming: {
@@ -307,5 +336,5 @@ export function seenIn(machine: Machine, frame: number): MixState {
 const middleOf = ({ from, frames }: Running): number => (from === undefined ? 0.5 : Math.ceil(frames / 2) / frames)
 
 /** Nothing in it changes with time. */
-export const isSettled = ({ running, fading, ramps }: Machine): boolean =>
-  running === undefined && fading === undefined && Object.keys(ramps).length === 0
+export const isSettled = ({ running, fading, ramps, loads }: Machine): boolean =>
+  running === undefined && fading === undefined && loads === undefined && Object.keys(ramps).length === 0

@@ -39,6 +39,7 @@ export function stepsOf(command: Command, at?: string): MacroStep[] {
     case 'auto':
       return [{ do: 'auto', ...where, style: command.style, frames: command.frames }]
     case 'lever':
+    case 'load':
       return []
     case 'key':
       return [

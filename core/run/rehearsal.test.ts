@@ -248,6 +248,12 @@ describe('a planned take', () => {
       const take = planTake(traced, old, next)
       kinds[take.kind] = (kinds[take.kind] ?? 0) + 1
       const sinks = judgedSinks(traced)
+      // A press that is lost ends it: what was done until then has shown nobody a wrong frame, and shows none.
+      for (let steps = 1; take.kind === 'clean' && steps < take.steps.length; steps++) {
+        const rehearsal = new Rehearsal(traced, old, seededChances(seed))
+        rehearsal.happen(happeningsOf({ ...take, steps: take.steps.slice(0, steps) }, rehearsal, 48_000))
+        for (const { wrong } of watch(rehearsal, sinks, [old, next], 240_000)) expect(wrong, `seed ${seed}`).toBe(0)
+      }
       for (let phase = 0; phase < (SOAK ? 32 : 4); phase++) {
         const rehearsal = new Rehearsal(traced, old, seededChances(seed * 100 + phase))
         const happenings = happeningsOf(take, rehearsal, 48_000)

@@ -1,16 +1,18 @@
-import { type Traced, delayMs, socketKey } from '#core/chain'
-import { LOSS, mixOf, prerollFramesOf } from '#core/catalog'
+import { type DeviceNode, type Traced, delayMs, socketKey } from '#core/chain'
+import { FOLLOW_FADE_MS, LOSS, mixOf, prerollFramesOf } from '#core/catalog'
 import { type Content, type LinkEnd, own } from '#core/document'
 import { type Clock, TICKS_PER_MS, TICKS_PER_S, boundary, frameAt, frameTicks, seenFrom } from './clock'
 import { pictureAt } from './compose'
 import type { Picture } from './tree'
 import { runInto } from './ends'
 import { Gaps } from './gaps'
+import { followed, levelsBy } from './heard'
 import { actsOf } from './hands'
 import type { Happening } from './happening'
 import { type Command, type Machine, advanced, commanded, isSettled, machineOf, seenIn } from './machine'
 import { expandMacro } from './macros'
 import { type MixState, type Seeing, type ShowState, mixerNodes, stateBefore } from './state'
+import { ownStills, storesOf } from './stores'
 import type { ClipShown } from './tree'
 
 /** What the chain is made of, as a run needs it. */
@@ -68,16 +70,19 @@ const HAND_TICKS = 200 * TICKS_PER_MS
  * traced plan; costs by events, not by frames. What happens may be said in any order of ticks.
  */
 export class Rehearsal {
-  refused: Refusal[] = []
+  private refusals: Refusal[] = []
   private readonly places = new Map<string, Place>()
   /** By switcher: its machine from a frame on, in order; the first is how it began. */
   private readonly history = new Map<string, { frame: number; machine: Machine; given?: Given }[]>()
   private readonly contents = new Map<string, { tick: number; content: Content }[]>()
-  private readonly moves = new Map<string, { tick: number; moving: boolean; preset: string | undefined }[]>()
-  private readonly clips = new Map<string, { tick: number; clip: string | undefined }[]>()
+  private readonly moves = new Map<
+    string,
+    { tick: number; index: number; moving: boolean; byHand: boolean; preset: string | undefined }[]
+  >()
+  private readonly clips = new Map<string, { tick: number; clip: string | undefined; index: number }[]>()
   private readonly gaps = new Gaps()
-  /** By macro: when it is over, for each time that it was fired. */
-  private readonly fired = new Map<string, { from: number; to: number }[]>()
+  /** By macro: each time that it was fired, in the order of ticks. */
+  private readonly fired = new Map<string, { tick: number; index: number }[]>()
   private readonly hands = new Map<string, number[]>()
   private taken = 0
 
@@ -100,9 +105,15 @@ export class Rehearsal {
       })
       const state = own(start.mixers, node.id)!
       this.history.set(node.id, [
-        { frame: -Infinity, machine: { ...machineOf(state), outputs: own(start.outputs, node.id) ?? {} } },
+        { frame: -Infinity, machine: { ...this.begun(node, state), outputs: own(start.outputs, node.id) ?? {} } },
       ])
     }
+  }
+
+  /** A switcher at rest, with the stills that it holds. */
+  private begun(node: DeviceNode, state: MixState): Machine {
+    const stills = ownStills(this.traced, node.id).length > 0
+    return machineOf(stills ? { ...state, stores: storesOf(this.traced, node, state) } : state)
   }
 
   clockOf(device: string): Clock | undefined {
@@ -126,16 +137,46 @@ export class Rehearsal {
     if ('command' in one) this.press(one, index)
     else if ('macro' in one) this.fire(one.macro, tick, index)
     else if ('content' in one) noted(this.contents, device, { tick, content: one.content })
-    else if ('camera' in one) this.move(one)
-    else if ('clip' in one) noted(this.clips, device, { tick, clip: one.clip ?? undefined })
+    else if ('camera' in one) this.move(one, index)
+    else if ('clip' in one) noted(this.clips, device, { tick, clip: one.clip ?? undefined, index })
     else if ('signal' in one) this.gaps.note(socketKey(device, one.port), tick, one.signal === 'lost')
     else if ('power' in one) this.power(device, one.power, tick, index)
   }
 
-  private move({ device, tick, ...one }: Extract<Happening, { camera: string }>): void {
+  private move({ device, tick, ...one }: Extract<Happening, { camera: string }>, index: number): void {
     const there = this.presetAt(device, tick)
     const preset = one.camera === 'moves' ? one.preset : there
-    noted(this.moves, device, { tick, moving: one.camera === 'moves', preset })
+    const moving = one.camera === 'moves'
+    noted(this.moves, device, { tick, index, moving, byHand: moving && preset === undefined, preset })
+  }
+
+  /** What was refused, or done as no hand can, in the order in which it was told. */
+  get refused(): readonly Refusal[] {
+    return [...this.refusals, ...this.stretched()].sort((a, b) => a.index - b.index)
+  }
+
+  /** Cameras that are moved by hand while as many others are as there are sticks. */
+  private stretched(): Refusal[] {
+    const moves = [...this.moves].flatMap(([device, list]) =>
+      list.flatMap(({ tick, index, byHand }, i) =>
+        byHand ? [{ device, index, from: tick, to: list[i + 1]?.tick ?? Infinity }] : [],
+      ),
+    )
+    return moves.flatMap(({ device, index, from }): Refusal[] => {
+      const others = moves.filter(
+        one => one.device !== device && one.to > from && (one.from < from || (one.from === from && one.index < index)),
+      )
+      const name = others[0] && this.traced.chain.nodes.get(others[0].device)?.device.name
+      return others.length < this.sticks
+        ? []
+        : [{ index, words: `one stick moves one camera at a time, and ${name} still moves`, done: true }]
+    })
+  }
+
+  /** What drives cameras by hand; without a stick a computer or a pad does, one camera at a time too. */
+  private get sticks(): number {
+    const nodes = [...this.traced.chain.nodes.values()]
+    return Math.max(1, nodes.filter(({ model }) => model.kind === 'controller' && !model.surface).length)
   }
 
   private power(device: string, to: 'off' | 'on', tick: number, index: number): void {
@@ -148,7 +189,7 @@ export class Rehearsal {
   }
 
   private press(one: Extract<Happening, { command: Command }>, index: number): void {
-    const { device, command, surface, person } = one
+    const { device, command, surface, person, lost } = one
     const place = this.places.get(device)
     if (!place) return
     const mix = mixOf(this.traced.chain.nodes.get(device)!.model)
@@ -159,6 +200,7 @@ export class Rehearsal {
         this.refuse(index, `one hand needs 200 ms from press to press, and had ${ms(Math.abs(one.tick - soon))}`, true)
       this.hands.set(person, [...hand, one.tick])
     }
+    if (lost) return this.refuse(index, 'it was lost on its way')
     const from = surface && mix?.surfaces.find(({ kind }) => kind === surface)
     if (surface && mix && !from) return this.refuse(index, `it has no ${surface}`)
     const beyond = from && actsOf(this.traced, command).find(act => !from.reaches.includes(act))
@@ -171,11 +213,38 @@ export class Rehearsal {
   private fire(id: string, tick: number, index: number): void {
     const macro = own(this.traced.plan.macros, id)
     if (!macro) return this.refuse(index, 'the plan has no such macro')
-    const times = this.fired.get(id) ?? []
-    if (times.some(({ from, to }) => from <= tick && tick < to)) return this.refuse(index, 'it runs already')
-    const { happenings, ticks } = this.expanded(id, tick)
-    this.fired.set(id, [...times, { from: tick, to: tick + ticks }])
-    for (const one of happenings) this.takeIn(one, index)
+    const holder = this.traced.chain.nodes.get(macro.at)
+    const again = (holder && mixOf(holder.model)?.again) ?? 'refused'
+    const times = [...(this.fired.get(id) ?? []), { tick, index }].sort((a, b) => a.tick - b.tick || a.index - b.index)
+    this.fired.set(id, times)
+    // What is said later may lie before: all times of this macro are gone through anew.
+    if (times.length > 1) this.withdraw(new Set(times.map(one => one.index)))
+    let busy = -Infinity
+    times.forEach((time, i) => {
+      if (again === 'refused' && time.tick < busy) return this.refuse(time.index, 'it runs already')
+      const { happenings, ticks } = this.expanded(id, time.tick)
+      busy = time.tick + ticks
+      const cut = again === 'restarts' ? (times[i + 1]?.tick ?? Infinity) : Infinity
+      for (const one of happenings) if (one.tick < cut) this.takeIn(one, time.index)
+    })
+  }
+
+  /** Takes out of every history what some happenings did. */
+  private withdraw(gone: ReadonlySet<number>): void {
+    this.refusals = this.refusals.filter(({ index }) => !gone.has(index))
+    for (const [device, list] of this.history) {
+      const left = list.slice(1).flatMap(({ given }) => (given && !gone.has(given.index) ? [given] : []))
+      if (left.length === list.length - 1) continue
+      list.length = 1
+      const again = new Set(left.map(({ index }) => index))
+      this.refusals = this.refusals.filter(({ index, done }) => done || !again.has(index))
+      for (const one of left) this.give(device, one)
+    }
+    for (const [device, list] of this.clips)
+      this.clips.set(
+        device,
+        list.filter(({ index }) => !gone.has(index)),
+      )
   }
 
   /** The presses of a macro that is fired at a tick, each at its own, and how long it runs, ticks. */
@@ -187,7 +256,7 @@ export class Rehearsal {
   }
 
   private refuse(index: number, words: string, done?: true): void {
-    this.refused.push({ index, words, ...(done ? { done } : {}) })
+    this.refusals.push({ index, words, ...(done ? { done } : {}) })
   }
 
   /** A command takes its place among those that are known; what comes after it is worked out anew. */
@@ -201,12 +270,16 @@ export class Rehearsal {
     }
     if (later.length) {
       const again = new Set(later.map(one => one.index))
-      this.refused = this.refused.filter(({ index, done }) => done || !again.has(index))
+      this.refusals = this.refusals.filter(({ index, done }) => done || !again.has(index))
     }
     for (const one of [given, ...later]) {
       const node = this.traced.chain.nodes.get(device)!
       if (one.command === undefined) {
-        list.push({ frame: one.frame, machine: machineOf(own(stateBefore(this.traced).mixers, device)!), given: one })
+        list.push({
+          frame: one.frame,
+          machine: this.begun(node, own(stateBefore(this.traced).mixers, device)!),
+          given: one,
+        })
         continue
       }
       const { machine, refused } = commanded(list.at(-1)!.machine, one.command, one.frame, mixOf(node.model))
@@ -411,6 +484,32 @@ export class Rehearsal {
     })
   }
 
+  /** How loud each sound comes to an input at a tick, 0 .. 1, by the device that makes it. */
+  levels(end: LinkEnd, tick: number): ReadonlyMap<string, number> {
+    return levelsBy(this.traced, this.stateOf(tick), end, ({ device, port, opening }) =>
+      opening === 'follows' ? this.openingAt(device, port, tick) : opening === 'fixed' ? 1 : 0,
+    )
+  }
+
+  /** How far an input is open that follows the picture: at a cut it opens and shuts over some milliseconds. */
+  private openingAt(device: string, port: string, tick: number): number {
+    const { clock } = this.places.get(device)!
+    const node = this.traced.chain.nodes.get(device)!
+    const fade = Math.round((mixOf(node.model)?.followFadeMs ?? FOLLOW_FADE_MS) * TICKS_PER_MS)
+    const now = seenIn(this.machineIn(device, frameAt(clock, tick))!, frameAt(clock, tick))
+    const level = followed(this.traced, node, now, port)
+    if (now.incoming || fade === 0) return level
+    // A cut is a step, and the mean of a step over the time of the fade is a straight ramp.
+    let sum = 0
+    for (let k = frameAt(clock, tick - fade); k <= frameAt(clock, tick); k++) {
+      const from = Math.max(tick - fade, boundary(clock, k))
+      const to = Math.min(tick, boundary(clock, k + 1))
+      const then = seenIn(this.machineIn(device, k)!, k)
+      sum += (to - from) * (then.incoming ? level : followed(this.traced, node, then, port))
+    }
+    return sum / fade
+  }
+
   /** How everything stands in the frames that are under way at a tick. */
   stateOf(tick: number): ShowState {
     const mixers = Object.fromEntries([...this.places.keys()].map(device => [device, this.stateAt(device, tick)]))
@@ -421,8 +520,8 @@ export class Rehearsal {
   settled(): ShowState {
     const mixers = Object.fromEntries(
       [...this.places].map(([device]) => {
-        const { program, preview, keys, faded } = seenIn(this.history.get(device)!.at(-1)!.machine, Infinity)
-        return [device, { program, preview, keys, faded }]
+        const { program, preview, keys, faded, stores } = seenIn(this.history.get(device)!.at(-1)!.machine, Infinity)
+        return [device, { program, preview, keys, faded, ...(stores ? { stores } : {}) }]
       }),
     )
     const contents = Object.fromEntries([...this.contents].map(([device, list]) => [device, list.at(-1)!.content]))

@@ -2,6 +2,7 @@ import { type Feed, carriesPicture, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Content, type LinkEnd, type Look, OFF, type Opening, own } from '#core/document'
 import { runInto } from './ends'
+import type { Stores } from './stores'
 import type { ClipShown, Picture } from './tree'
 
 /** What a switcher does at a moment; the optional parts only while something moves. */
@@ -12,6 +13,10 @@ export interface MixState {
   /** By keyer (1, 2 ...): the overlay in it. Keyers that are off are not there. */
   readonly keys: Readonly<Record<string, string>>
   readonly faded: boolean
+  /** What stands in the stores of its stills, where something was loaded. */
+  readonly stores?: Stores
+  /** Stores whose still is not whole yet. */
+  readonly loading?: readonly string[]
   /** The picture that comes in a transition, and its share, 0 .. 1. */
   readonly incoming?: {
     readonly input: string | undefined
@@ -103,6 +108,7 @@ export function taken(state: ShowState, look: Look): ShowState {
         preview: own(look.preview, id) ?? mix.preview,
         keys,
         faded: own(look.faded, id) ?? mix.faded,
+        ...(mix.stores ? { stores: mix.stores } : {}),
       },
     ]
   })
@@ -132,6 +138,7 @@ export function takenBack(state: ShowState, look: Look, before: ShowState): Show
         preview: own(look.preview, id) === undefined ? mix.preview : was.preview,
         keys,
         faded: own(look.faded, id) === undefined ? mix.faded : was.faded,
+        ...(mix.stores ? { stores: mix.stores } : {}),
       },
     ]
   })

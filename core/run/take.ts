@@ -7,6 +7,7 @@ import type { Command } from './machine'
 import type { Happening } from './happening'
 import type { Rehearsal } from './rehearsal'
 import { type ShowState, taken } from './state'
+import { type Load, loaded, loadsBetween } from './stores'
 
 /** One thing that must become otherwise, as a patch of the chain, and what is done for it. */
 interface Act {
@@ -16,6 +17,8 @@ interface Act {
   readonly content?: NonNullable<Look['contents']>[string]
   /** A camera that goes to a position: nobody may see it on the way. */
   readonly preset?: string
+  /** A still that is loaded: nobody may see its store meanwhile. */
+  readonly load?: Load
 }
 
 export interface TakeStep {
@@ -61,9 +64,14 @@ export function judgedSinks({ plan, runs }: Traced): LinkEnd[] {
 const treesOf = (traced: Traced, sinks: readonly LinkEnd[], state: ShowState): string[] =>
   sinks.map(end => JSON.stringify(pictureAt(traced, state, end)))
 
-/** What two states differ in, act by act. */
+/** What two states differ in, act by act, and what must be loaded for the second. */
 function actsBetween(traced: Traced, old: ShowState, next: ShowState): Act[] {
-  const acts: Act[] = []
+  const acts: Act[] = loadsBetween(traced, old, next).map(load => ({
+    device: load.device,
+    patch: {},
+    command: { do: 'load', store: load.store, overlay: load.overlay },
+    load,
+  }))
   for (const [device, mix] of Object.entries(next.mixers)) {
     const was = own(old.mixers, device)
     if (!was) continue
@@ -101,8 +109,11 @@ function actsBetween(traced: Traced, old: ShowState, next: ShowState): Act[] {
   return acts.filter(({ device }) => traced.chain.nodes.has(device))
 }
 
-const applied = (state: ShowState, acts: readonly Act[]): ShowState =>
-  acts.reduce((now, { patch }) => taken(now, { title: '', order: 0, ...patch }), state)
+const applied = (traced: Traced, state: ShowState, acts: readonly Act[]): ShowState =>
+  acts.reduce(
+    (now, { patch, load }) => (load ? loaded(traced, now, [load]) : taken(now, { title: '', order: 0, ...patch })),
+    state,
+  )
 
 /** The most acts whose every order is tried; above it, the acts of one device go together. */
 const MOST_ACTS = 12
@@ -116,7 +127,7 @@ export function planTake(traced: Traced, old: ShowState, next: ShowState): Take 
   const acts = actsBetween(traced, old, next)
   if (acts.length === 0) return { kind: 'nothing', steps: [], presses: 0 }
   const sinks = judgedSinks(traced)
-  const [from, to] = [treesOf(traced, sinks, old), treesOf(traced, sinks, next)]
+  const [from, to] = [treesOf(traced, sinks, old), treesOf(traced, sinks, applied(traced, old, acts))]
   const order = clean(traced, old, acts, sinks, from, to)
   if (order) return told('clean', traced, old, sinks, order)
   const { way, tried } = roundabout({ traced, old, next, acts, sinks, from, to })
@@ -149,7 +160,7 @@ function roundabout({ traced, old, next, acts, sinks, from, to }: Task): {
   readonly tried: Why['tried']
 } {
   const moves = movesOf(traced, old, acts)
-  const goal = keyOf(next)
+  const goal = keyOf(applied(traced, old, acts))
   const open: { state: ShowState; presses: number; way: readonly (readonly Act[])[]; trees: readonly string[] }[] = [
     { state: old, presses: 0, way: [], trees: from },
   ]
@@ -163,7 +174,7 @@ function roundabout({ traced, old, next, acts, sinks, from, to }: Task): {
     if (best.get(here)! < at.presses) continue
     if (tries > MOST_TRIES) return { tried: best.size }
     for (const move of moves) {
-      const state = applied(at.state, move)
+      const state = applied(traced, at.state, move)
       const key = keyOf(state)
       const presses = at.presses + move.length
       if (key === here || (best.get(key) ?? Infinity) <= presses) continue
@@ -180,11 +191,18 @@ function roundabout({ traced, old, next, acts, sinks, from, to }: Task): {
   return { tried: 'all' }
 }
 
-const isMove = ({ preset }: Act): boolean => preset !== undefined
+/** Takes its time, and nobody may see it meanwhile. */
+const isMove = ({ preset, load }: Act): boolean => preset !== undefined || load !== undefined
 
 const keyOf = ({ mixers, outputs, contents, presets }: ShowState): string =>
   JSON.stringify([
-    Object.entries(mixers).map(([id, { program, keys, faded }]) => [id, program, Object.entries(keys).sort(), faded]),
+    Object.entries(mixers).map(([id, { program, keys, faded, stores }]) => [
+      id,
+      program,
+      Object.entries(keys).sort(),
+      faded,
+      stores,
+    ]),
     outputs,
     contents,
     presets,
@@ -248,6 +266,7 @@ function togetherOf(
       traced,
       sinks,
       applied(
+        traced,
         old,
         acts.filter(act => act.device === device),
       ),
@@ -275,6 +294,7 @@ function clean(
       traced,
       sinks,
       applied(
+        traced,
         old,
         acts.filter((_, i) => mask & (1 << i)),
       ),
@@ -330,7 +350,7 @@ function told(
   let state = old
   const list = steps.map((acts): TakeStep => {
     const before = treesOf(traced, sinks, state)
-    state = applied(state, acts)
+    state = applied(traced, state, acts)
     const after = treesOf(traced, sinks, state)
     const { device } = acts[0]!
     const commands = acts.flatMap(({ command }) => command ?? [])
@@ -385,7 +405,7 @@ function detour(
       command: { do: 'all', commands },
     }
   })
-  const covered = applied(old, covers)
+  const covered = applied(traced, old, covers)
   const back = actsBetween(traced, covered, next)
   const behind = back.filter(({ device }) => !last.has(device))
   const byDevice = (list: readonly Act[]) =>
@@ -393,7 +413,8 @@ function detour(
   const steps = [
     ...covers.map(act => [act]),
     ...byDevice(behind),
-    ...byDevice(back.filter(({ device }) => last.has(device))),
+    ...byDevice(back.filter(({ device, load }) => last.has(device) && load)),
+    ...byDevice(back.filter(({ device, load }) => last.has(device) && !load)),
   ]
   return told('detour', traced, old, sinks, steps, [...last].map(device => coverOf(traced, device)).join(', '))
 }
@@ -423,6 +444,18 @@ const MOVE_TICKS = 3 * TICKS_PER_S
 /** From the word to whoever works a source until it shows something else, and everybody sees that. */
 const TOLD_TICKS = TICKS_PER_S / 2
 
+/** While a still is loaded nothing that shows it is pressed, ticks. */
+function loadTicks(rehearsal: Rehearsal, device: string, happenings: TakeStep['happenings']): number {
+  const loads = happenings.some(
+    one =>
+      'command' in one &&
+      (one.command.do === 'load' ||
+        (one.command.do === 'all' && one.command.commands.some(({ do: what }) => what === 'load'))),
+  )
+  const frames = mixOf(rehearsal.traced.chain.nodes.get(device)!.model)?.stillFrames ?? 0
+  return loads ? frames * rehearsal.clockOf(device)!.frame : 0
+}
+
 /** The steps as happenings of a run that begins at a tick: each when the one before has arrived everywhere. */
 export function happeningsOf(take: Take, rehearsal: Rehearsal, tick: number): Happening[] {
   let at = tick
@@ -436,7 +469,10 @@ export function happeningsOf(take: Take, rehearsal: Rehearsal, tick: number): Ha
         : [{ ...one, tick: at } as Happening],
     )
     if (rehearsal.clockOf(device))
-      at += rehearsal.settleTicks(device) + Math.round(latencyMs(rehearsal.traced, device) * TICKS_PER_MS)
+      at +=
+        rehearsal.settleTicks(device) +
+        Math.round(latencyMs(rehearsal.traced, device) * TICKS_PER_MS) +
+        loadTicks(rehearsal, device, happenings)
     else at += happenings.some(one => 'camera' in one) ? MOVE_TICKS + TOLD_TICKS : TOLD_TICKS
     return here
   })

@@ -24,10 +24,12 @@ export function wordsOf(traced: Traced, picture: Picture): string {
   return over.length ? `${words} with ${listWords(over)}` : words
 }
 
-function stateWords({ plan }: Traced, { content, moving, clip }: Extract<Picture, { of: 'source' }>): string {
+const STORED = { loading: 'a still that still loads', empty: 'a still that is not loaded' } as const
+
+function stateWords({ plan }: Traced, { content, moving, clip, store }: Extract<Picture, { of: 'source' }>): string {
   const title = clip && own(plan.clips, clip.id)?.title
   const played = { 'pre-roll': `${title}, not yet begun`, 'plays': title, 'over': `${title}, past its end` }
-  return [content, moving ? 'moving' : undefined, clip && played[clip.at]]
+  return [content, store && STORED[store], moving ? 'moving' : undefined, clip && played[clip.at]]
     .map(word => (word ? `, ${word}` : ''))
     .join('')
 }

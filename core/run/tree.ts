@@ -20,6 +20,8 @@ export type Picture =
       readonly graphic?: { readonly file: string; readonly as: 'on black' | 'straight' | 'key' }
       /** The position that a camera stands in, or goes to. */
       readonly preset?: string
+      /** A still that is not whole in its store yet, or not there. */
+      readonly store?: 'loading' | 'empty'
       /** A camera that moves, or has not settled. */
       readonly moving?: true
       /** A clip that is played, and whether its pictures have begun or are over. */

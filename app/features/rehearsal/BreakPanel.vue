@@ -39,6 +39,15 @@ const left = computed(() => props.now.arrive)
         <button type="button" class="btn small" @click="mend(one)">Mend it</button>
       </li>
     </ul>
+    <button
+      type="button"
+      class="btn small"
+      :aria-pressed="now.losing"
+      :class="{ primary: now.losing }"
+      @click="live.lose(!now.losing)"
+    >
+      {{ now.losing ? 'The next press will be lost: let it come' : 'Lose the next press' }}
+    </button>
     <label class="small find"
       >Find <input v-model="query" class="pick small" type="search" aria-label="Find a device"
     /></label>

@@ -174,6 +174,25 @@ function setHand(field: 'person' | 'surface', value: string): void {
           <span v-if="keyer.overlays.length === 0" class="quiet small">nothing that it can cut</span>
         </div>
       </template>
+      <template v-if="one.stills.length && one.stores">
+        <h3>Stills</h3>
+        <div class="stills">
+          <label v-for="n in Math.min(one.stores, one.stills.length)" :key="n" class="small">
+            <span class="figures">{{ n }}</span>
+            <select
+              class="pick small"
+              :aria-label="`Store ${n}`"
+              :value="state.stores?.[n] ?? ''"
+              @change="
+                event => press({ do: 'load', store: String(n), overlay: (event.target as HTMLSelectElement).value })
+              "
+            >
+              <option v-for="overlay in one.stills" :key="overlay" :value="overlay">{{ title(overlay) }}</option>
+            </select>
+            <span v-if="state.loading?.includes(String(n))" class="quiet">loads</span>
+          </label>
+        </div>
+      </template>
       <button
         v-if="one.fades"
         type="button"
@@ -226,6 +245,12 @@ h3 {
 .cap.wide {
   justify-content: center;
   padding: 2px 10px;
+}
+.stills {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  margin-bottom: 8px;
 }
 .cap.on {
   background: var(--plate);

@@ -26,6 +26,8 @@ const WHY: Readonly<Record<NonNullable<Shown['why']>, string>> = {
   'lost': 'no signal',
   'moving': 'a camera on the move',
   'pre-roll': 'a clip that has not begun',
+  'loading': 'a still that still loads',
+  'empty': 'a still that is not loaded',
   'over': 'a clip past its end',
   'flash': 'a flash',
 }

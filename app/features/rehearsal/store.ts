@@ -129,6 +129,10 @@ export const useRehearsal = defineStore('rehearsal', () => {
     await remote?.event(device, what, tick())
     await replan()
   }
+  async function lose(on: boolean): Promise<void> {
+    await remote?.lose(on)
+    await beat()
+  }
   async function again(run: Kept) {
     return remote?.again(toRaw(run))
   }
@@ -154,6 +158,7 @@ export const useRehearsal = defineStore('rehearsal', () => {
     take,
     press,
     event,
+    lose,
     again,
     tick,
     heard: (sink: number) => remote?.heard(sink, tick()),

@@ -29,6 +29,8 @@ export function commandWords(traced: Traced, device: string, command: Command): 
       return `${name} ${command.to ? 'to black' : 'back from black'}`
     case 'output':
       return `${endName(traced, { device, port: command.port })} carries ${command.feed}`
+    case 'load':
+      return `${name} loads ${own(traced.plan.overlays, command.overlay)?.title ?? command.overlay} into store ${command.store}`
     case 'all':
       return listWords(command.commands.map(one => commandWords(traced, device, one)))
   }

@@ -40,6 +40,30 @@ describe('a rehearsal', () => {
     expect(shown[1]!.wrong).toBeGreaterThan(0)
     expect(shown[1]!.wrong).toBeLessThanOrEqual(4)
   })
+  it('sends nothing after a press that was lost: what is on air stays, and the next try goes through', () => {
+    const session = new Session(demo('harbour-robotics-cup'))
+    session.lose(true)
+    expect(session.look(SECOND).losing).toBe(true)
+    session.take({ source: 'referee' }, 2 * SECOND)
+    const after = session.look(5 * SECOND)
+    expect(after.losing).toBe(false)
+    expect(after.words[hall(session)]).toBe('Wide, gallery')
+    expect(after.wrong).toBe(0)
+    expect(after.log.map(({ words, refused }) => [words, refused])).toEqual([
+      ['Side to 2', 'it was lost on its way'],
+      ['what was to follow was not sent', undefined],
+    ])
+    session.take({ source: 'referee' }, 6 * SECOND)
+    const again = session.look(9 * SECOND)
+    expect(again.words[hall(session)]).toBe('Remote referee')
+    expect(again.wrong).toBe(0)
+    // By hand: one press is lost, the next comes.
+    session.lose(true)
+    session.press('main', { do: 'program', input: 'in-1' }, 10 * SECOND)
+    expect(session.look(11 * SECOND).words[hall(session)]).toBe('Remote referee')
+    session.press('main', { do: 'program', input: 'in-1' }, 12 * SECOND)
+    expect(session.look(13 * SECOND).words[hall(session)]).not.toBe('Remote referee')
+  })
   it('mixes over so many frames, in one stretch', () => {
     const session = new Session(demo('harbour-robotics-cup'))
     session.take({ source: 'ptz-north' }, SECOND, { mix: 25 })

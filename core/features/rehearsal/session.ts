@@ -26,10 +26,10 @@ import {
   happeningsOf,
   isDark,
   judgedSinks,
-  levelsAt,
   momentsOf,
   pictureAt,
   planTake,
+  readied,
   routeTo,
   safeState,
   seededChances,
@@ -92,6 +92,9 @@ export interface Now {
         readonly keys: Readonly<Record<string, string>>
         readonly faded: boolean
         readonly share?: number
+        /** By store of its stills: the overlay in it. */
+        readonly stores?: Readonly<Record<string, string>>
+        readonly loading?: readonly string[]
         readonly off: boolean
       }
     >
@@ -107,6 +110,8 @@ export interface Now {
   readonly arrive: readonly [now: number, all: number]
   /** Frames in all that were wrong. */
   readonly wrong: number
+  /** The next press will not come to its switcher. */
+  readonly losing: boolean
 }
 
 /** How a take is to be seen. */
@@ -152,6 +157,7 @@ export class Session {
   private readonly ends: readonly LinkEnd[]
   private now = 0
   private aimed = ''
+  private losing = false
 
   constructor(
     private readonly written: Plan,
@@ -190,7 +196,14 @@ export class Session {
   press(device: string, command: Command, tick: number, hand: Hand = {}, meant?: Target): void {
     this.at(tick)
     this.meant(meant)
-    this.happen([{ tick: this.now, device, command, ...hand }])
+    const lost = this.losing ? { lost: true as const } : {}
+    this.losing = false
+    this.happen([{ tick: this.now, device, command, ...hand, ...lost }])
+  }
+
+  /** The next press is lost on its way, by hand or by plan. */
+  lose(on: boolean): void {
+    this.losing = on
   }
 
   /** Anything else that happens: a plug, power, a camera, a page, a clip, a mark. */
@@ -232,14 +245,27 @@ export class Session {
     if (!to) return false
     const take = planTake(this.traced, from, to)
     if (take.kind === 'nothing') return true
-    if (take.kind === 'clean') this.meant(target, from)
+    if (take.kind === 'clean' && !this.losing) this.meant(target, from)
     else this.meant(undefined)
-    this.happen(
-      happeningsOf(take, this.rehearsal, this.now).map((one): Happening =>
-        'command' in one ? { ...one, command: this.mixing(one.device, one.command, way) } : one,
-      ),
+    const happenings = happeningsOf(take, this.rehearsal, this.now).map((one): Happening =>
+      'command' in one ? { ...one, command: this.mixing(one.device, one.command, way) } : one,
     )
+    this.happen(this.losing ? this.cutShort(happenings) : happenings)
     return true
+  }
+
+  /** A press that is lost is not answered, and what was to follow it is not sent. */
+  private cutShort(happenings: readonly Happening[]): Happening[] {
+    const at = happenings.findIndex(one => 'command' in one)
+    if (at < 0) return [...happenings]
+    this.losing = false
+    const lost = happenings[at]!
+    const left = happenings.length - at - 1
+    return [
+      ...happenings.slice(0, at),
+      { ...lost, lost: true } as Happening,
+      ...(left ? [{ tick: lost.tick, device: '', mark: 'what was to follow was not sent' }] : []),
+    ]
   }
 
   /** As everything stands at a tick. */
@@ -277,6 +303,7 @@ export class Session {
       broken: this.brokenAt(tick),
       arrive: [judged.filter(picture => !isDark(picture) && unfitIn(picture) !== 'lost').length, judged.length],
       wrong: this.watch.wrong,
+      losing: this.losing,
     }
   }
 
@@ -287,8 +314,7 @@ export class Session {
 
   /** What is heard at a sink, loudest first: the devices that make it and how loud, 0 .. 1. */
   heard(sink: number, tick: number): { readonly device: string; readonly name: string; readonly level: number }[] {
-    const state = this.rehearsal.stateOf(tick)
-    return [...levelsAt(this.traced, state, this.ends[sink]!)]
+    return [...this.rehearsal.levels(this.ends[sink]!, tick)]
       .filter(([device]) => !this.rehearsal.isOff(device, tick))
       .map(([device, level]) => ({ device, name: own(this.traced.plan.devices, device)?.name ?? device, level }))
       .sort((a, b) => b.level - a.level || (a.name < b.name ? -1 : 1))
@@ -447,7 +473,7 @@ export class Session {
   private switchersAt(tick: number): Now['switchers'] {
     return Object.fromEntries(
       this.stage.switchers.map(({ device }) => {
-        const { program, preview, keys, faded, incoming } = this.rehearsal.stateAt(device, tick)
+        const { program, preview, keys, faded, incoming, stores, loading } = this.rehearsal.stateAt(device, tick)
         return [
           device,
           {
@@ -457,6 +483,8 @@ export class Session {
             faded,
             off: this.rehearsal.isOff(device, tick),
             ...(incoming ? { share: incoming.share } : {}),
+            ...(stores ? { stores } : {}),
+            ...(loading ? { loading } : {}),
           },
         ]
       }),
@@ -496,6 +524,11 @@ export class Session {
   }
 
   private stateOf(from: ShowState, target: Target): ShowState | undefined {
+    const to = this.meantBy(from, target)
+    return to && readied(this.traced, from, to)
+  }
+
+  private meantBy(from: ShowState, target: Target): ShowState | undefined {
     if ('macro' in target) return undefined
     if ('source' in target) return showing(this.traced, from, target.source)
     if ('safe' in target) return safeState(this.traced, from, source => this.comes(source, this.now))

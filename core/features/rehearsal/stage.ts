@@ -2,7 +2,7 @@ import { type Surface, carriesPicture, isCamera, mixOf, portsOf } from '#core/ca
 import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers } from '#core/chain'
 import { own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
-import { callsOf, frameTicks, judgedSinks, runInto } from '#core/run'
+import { callsOf, frameTicks, judgedSinks, ownStills, runInto } from '#core/run'
 import { momentTitles } from './say'
 
 /** What the stage is made of: all that stays while a run goes on. */
@@ -39,6 +39,9 @@ export interface Stage {
     /** Longest automatic transition, frames. */
     readonly longest: number
     readonly styles: readonly ('mix' | 'dip' | 'wipe')[]
+    /** Overlays that it makes from stills of its own, and how many it holds at once. */
+    readonly stills: readonly string[]
+    readonly stores: number
     readonly surfaces: readonly Surface['kind'][]
     /** Macros that it can hold. */
     readonly macros: number
@@ -162,6 +165,8 @@ function switcherOf(traced: Traced, { id, device, model }: DeviceNode, last: boo
     })),
     fades: mixOf(model)?.fadeToBlack ?? true,
     longest: mixOf(model)?.longest ?? 250,
+    stills: ownStills(traced, id),
+    stores: mixOf(model)?.stills ?? 0,
     styles: (['mix', 'dip', 'wipe'] as const).filter(style => mixOf(model)?.transitions.includes(style) ?? true),
     surfaces: (mixOf(model)?.surfaces ?? []).map(({ kind }) => kind),
     macros: mixOf(model)?.macros ?? 0,
