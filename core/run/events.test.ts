@@ -106,6 +106,8 @@ describe('the next transition', () => {
   const can = {
     during: 'ignores',
     longest: 250,
+    stills: 0,
+    stillFrames: 0,
     fadeToBlack: true,
     keyers: [
       { title: 'Key', place: 'before', kinds: ['luma'] },

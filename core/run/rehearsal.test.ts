@@ -39,7 +39,7 @@ describe('the clock', () => {
 })
 
 describe('a switcher frame by frame', () => {
-  const mix = { during: 'ignores', longest: 250, fadeToBlack: true, keyers: [] } as const
+  const mix = { during: 'ignores', longest: 250, fadeToBlack: true, keyers: [], stills: 0, stillFrames: 0 } as const
   const rest = machineOf({ program: 'a', preview: 'b', keys: {}, faded: false })
   const after = (...commands: [Command, number][]): Machine =>
     commands.reduce((machine, [command, frame]) => commanded(machine, command, frame, mix).machine, rest)
