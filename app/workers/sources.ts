@@ -1,16 +1,22 @@
-import { type Graphic, type Pixels, type Scene, drawn, scaled, seen, sentAs } from '#core/picture'
+import { type Graphic, type Pixels, type Scene, drawn, scaled, seen, sentAs, standsStill } from '#core/picture'
 import type { Picture } from '#core/run'
 
-/** Drawn sources, so that what is seen in many places is drawn once. */
+/** Drawn sources, so that what is seen in many places is drawn once; the oldest go, so that they take no more than this. */
 const KNOWN = new Map<string, Pixels>()
-const MOST = 300
+const MOST_BYTES = 128_000_000
+let held = 0
 
 function once(key: string, make: () => Pixels): Pixels {
   const known = KNOWN.get(key)
   if (known) return known
   const made = make()
-  if (KNOWN.size >= MOST) KNOWN.delete(KNOWN.keys().next().value!)
+  for (const [old, { data }] of KNOWN) {
+    if (held + made.data.length <= MOST_BYTES) break
+    KNOWN.delete(old)
+    held -= data.length
+  }
   KNOWN.set(key, made)
+  held += made.data.length
   return made
 }
 
@@ -41,13 +47,14 @@ export function drawnBy(
         ...(port === 'key' ? { asKey: true, kind: 'computer' } : {}),
         ...(port === 'fill' ? { kind: 'computer' } : {}),
       }
-      return once(JSON.stringify([as, w, h, number]), () => drawn(as, w, h, number, perSecond))
+      const moving = standsStill(as) ? 0 : number
+      return once(JSON.stringify([as, w, h, moving]), () => drawn(as, w, h, moving, perSecond))
     },
     width,
     height,
   )
   // What is kept must not be given away.
-  return data.slice()
+  return [...KNOWN.values()].some(known => known.data === data) ? data.slice() : data
 }
 
 /** A graphic as it is sent, in a size; kept. */

@@ -1,3 +1,4 @@
+import { keyBytes, mixBytes } from './fast'
 import { type Pixels, plain } from './pixels'
 
 /** Brightness Y' of a pixel in full-range codes, BT.709: (13933 R + 46871 G + 4732 B + 32768) >> 16, 0 .. 255. */
@@ -37,38 +38,11 @@ export interface Matte {
  * up once. `share` (0 .. 1) fades the key as a whole: a fill is then weighted by it too.
  */
 export function keyed(back: Pixels, fill: Pixels, { table, key = fill, premultiplied }: Matte, share = 1): Pixels {
-  const [under, over, cut] = [back.data, fill.data, key.data]
-  // What is clear all over is most of it: that is copied at once.
-  const data = under.slice()
-  const [into, fills, cuts] = [words(data), words(over), words(cut)]
   // Weights of 1/65536, so that the sum stays a whole number: the rounding is then half up within one code.
   const solid = Int32Array.from(table, a => Math.round(a * share * 65_536))
-  const part = Math.round(share * 65_536)
-  let last = -1
-  let a = 0
-  for (let p = 0, i = 0; p < into.length; p++, i += 4) {
-    const word = cuts[p]!
-    if (word !== last) {
-      last = word
-      a = solid[(13933 * (word & 255) + 46871 * ((word >>> 8) & 255) + 4732 * ((word >>> 16) & 255) + 32768) >> 16]!
-    }
-    if (a === 0 && !premultiplied) continue
-    if (a === 65_536) {
-      into[p] = fills[p]!
-      continue
-    }
-    const rest = 65_536 - a
-    const weight = premultiplied ? part : a
-    data[i] = (weight * over[i]! + rest * under[i]! + 32_768) >>> 16
-    data[i + 1] = (weight * over[i + 1]! + rest * under[i + 1]! + 32_768) >>> 16
-    data[i + 2] = (weight * over[i + 2]! + rest * under[i + 2]! + 32_768) >>> 16
-    data[i + 3] = 255
-  }
-  return { ...back, data }
+  const part = premultiplied ? Math.round(share * 65_536) : undefined
+  return { ...back, data: keyBytes(back.data, fill.data, key.data, solid, part) }
 }
-
-const words = ({ buffer, byteOffset, length }: Uint8ClampedArray): Uint32Array =>
-  new Uint32Array(buffer, byteOffset, length >> 2)
 
 /** A colour that a screen is painted in, and how far from it the key lets go. Values of one and full range. */
 export interface Chroma {
@@ -131,11 +105,8 @@ export function matteOf(key: Pixels, table: Float64Array): Pixels {
   return to
 }
 
-/** Two pictures of one size mixed: share of the new one 0 .. 1, rounded half up. */
-export function mixed(old: Pixels, next: Pixels, share: number): Pixels {
-  const [before, after] = [old.data, next.data]
-  const data = new Uint8ClampedArray(before.length)
-  const rest = 1 - share
-  for (let i = 0; i < data.length; i++) data[i] = (share * after[i]! + rest * before[i]! + 0.5) | 0
-  return { ...old, data }
-}
+/** Two pictures of one size mixed: share of the new one 0 .. 1, in steps of 1/256; within one code of that, rounded half up. */
+export const mixed = (old: Pixels, next: Pixels, share: number): Pixels => ({
+  ...old,
+  data: mixBytes(old.data, next.data, Math.round(share * 256)),
+})

@@ -75,6 +75,10 @@ export function drawn(scene: Scene, width: number, height: number, frame = 0, pe
   return to
 }
 
+/** It shows the same in every frame. */
+export const standsStill = ({ kind, content }: Scene): boolean =>
+  kind === 'computer' && (content === 'caption' || content === 'blank')
+
 const LEAST_NAMED = 110
 
 /** Minutes, seconds and frames of a run: "02:07:11". */
@@ -114,8 +118,22 @@ export function frameIn(picture: Pixels): number | undefined {
   return ones % 2 === bits[BITS] ? bits.slice(0, BITS).reduce<number>((sum, bit) => sum * 2 + bit!, 0) : undefined
 }
 
-/** A stage before a wall: the wall has the source's pattern, and somebody stands there. */
-function room({ index, shot = 'wide' }: Scene, width: number, height: number, frame: number): Pixels {
+/** Rooms without anybody in them, which are the same in every frame. */
+const EMPTY = new Map<string, Pixels>()
+const MOST_EMPTY = 24
+
+function emptied(scene: Scene, width: number, height: number): Pixels {
+  const key = `${scene.index} ${scene.shot} ${width} ${height}`
+  const known = EMPTY.get(key)
+  if (known) return known
+  const made = emptyRoom(scene, width, height)
+  if (EMPTY.size >= MOST_EMPTY) EMPTY.delete(EMPTY.keys().next().value!)
+  EMPTY.set(key, made)
+  return made
+}
+
+/** A stage before a wall: the wall has the source's pattern. */
+function emptyRoom({ index, shot = 'wide' }: Scene, width: number, height: number): Pixels {
   const to = plain(width, height, tint(index, 0.34, 0.5))
   const step = Math.max(6, Math.round(width / 16))
   const mark = tint(index, 0.44, 0.5)
@@ -130,6 +148,14 @@ function room({ index, shot = 'wide' }: Scene, width: number, height: number, fr
   const from = shot === 'overhead' ? 0 : shot === 'close' || shot === 'detail' ? 1 : 0.62
   rect(to, 0, height * from, width, height, [200, 172, 118])
   if (from < 1 && from > 0) rect(to, 0, height * from, width, Math.max(1, height / 90), [240, 226, 190])
+  return to
+}
+
+/** A stage on which somebody stands. */
+function room(scene: Scene, width: number, height: number, frame: number): Pixels {
+  const { index, shot = 'wide' } = scene
+  const empty = emptied(scene, width, height)
+  const to = { ...empty, data: empty.data.slice() }
   const size = FIGURES[shot] * height
   const people = shot === 'audience' ? 9 : shot === 'safe' ? 2 : 1
   const feet = shot === 'close' || shot === 'detail' ? height * 0.3 + size : height * 0.86

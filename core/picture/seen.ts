@@ -17,34 +17,39 @@ const CORNER: Part = { x: 0.68, y: 0.06, w: 0.27, h: 0.27 }
 export function seen(picture: Picture, sources: Sources, width: number, height: number): Pixels {
   if (picture.of === 'source') return sources(picture, width, height)
   if (picture.of === 'mix')
-    return picture.layers.reduce<Pixels>(
-      (back, { picture: inner, as, kind, box, key, share = 1, wipe, cut = PLAIN, screen }) => {
-        if (as !== 'key') {
-          const next = seen(inner, sources, width, height)
-          return share === 1 ? next : wipe ? wiped(back, next, share) : mixed(back, next, share)
-        }
-        if (inner.of === 'none' || share === 0) return back
-        if (kind === 'box' || kind === 'pattern') {
-          const part = box ?? CORNER
-          const w = Math.max(1, Math.round(part.w * width))
-          const h = Math.max(1, Math.round(part.h * height))
-          const laid = boxed(back, seen(inner, sources, w, h), part)
-          return share === 1 ? laid : mixed(back, laid, share)
-        }
-        const fill = placed(seen(asCaption(inner), sources, width, height), box)
-        if (screen) return chromaKeyed(back, fill, screen, share)
-        return keyed(
-          back,
-          fill,
-          {
-            table: matteTable(cut.clip, cut.gain, cut.invert),
-            ...(kind === 'linear' && key ? { key: placed(seen(asCaption(key), sources, width, height), box) } : {}),
-            ...(cut.premultiplied ? { premultiplied: true } : {}),
-          },
-          share,
-        )
-      },
-      plain(width, height),
+    return (
+      picture.layers.reduce<Pixels | undefined>(
+        (under, { picture: inner, as, kind, box, key, share = 1, wipe, cut = PLAIN, screen }) => {
+          if (as !== 'key') {
+            const next = seen(inner, sources, width, height)
+            if (share === 1) return next
+            const old = under ?? plain(width, height)
+            return wipe ? wiped(old, next, share) : mixed(old, next, share)
+          }
+          const back = under ?? plain(width, height)
+          if (inner.of === 'none' || share === 0) return back
+          if (kind === 'box' || kind === 'pattern') {
+            const part = box ?? CORNER
+            const w = Math.max(1, Math.round(part.w * width))
+            const h = Math.max(1, Math.round(part.h * height))
+            const laid = boxed(back, seen(inner, sources, w, h), part)
+            return share === 1 ? laid : mixed(back, laid, share)
+          }
+          const fill = placed(seen(asCaption(inner), sources, width, height), box)
+          if (screen) return chromaKeyed(back, fill, screen, share)
+          return keyed(
+            back,
+            fill,
+            {
+              table: matteTable(cut.clip, cut.gain, cut.invert),
+              ...(kind === 'linear' && key ? { key: placed(seen(asCaption(key), sources, width, height), box) } : {}),
+              ...(cut.premultiplied ? { premultiplied: true } : {}),
+            },
+            share,
+          )
+        },
+        undefined,
+      ) ?? plain(width, height)
     )
   if (picture.of === 'tiles') return tiled(picture.tiles, sources, width, height)
   if (picture.of === 'none')

@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest'
+import { readFileSync } from 'node:fs'
+import { compileKernels } from '../../scripts/kernels'
+import { random } from '../../testing/chains'
+import { keyed, luma, matteTable, mixed } from './key'
+import { type Pixels, plain } from './pixels'
+
+const picture = (width: number, height: number, byte: (i: number) => number): Pixels => {
+  const to = plain(width, height)
+  for (let i = 0; i < to.data.length; i++) if (i % 4 !== 3) to.data[i] = byte(i)
+  return to
+}
+/** Every pair of codes: 256 pixels by 256, old across and new down. */
+const ACROSS = picture(256, 256, i => (i >> 2) % 256)
+const DOWN = picture(256, 256, i => (i >> 2) >> 8)
+const colours = (seed: number, width: number, height: number): Pixels => {
+  const r = random(seed)
+  return picture(width, height, () => Math.floor(r() * 256))
+}
+const clamp = (x: number) => Math.min(255, Math.max(0, x))
+/** The largest difference from a formula that is worked out for each code, without rounding in between. */
+const farthest = ({ data }: Pixels, formula: (i: number) => number): number => {
+  let most = 0
+  for (let i = 0; i < data.length; i++)
+    most = Math.max(most, Math.abs(data[i]! - (i % 4 === 3 ? 255 : Math.floor(clamp(formula(i)) + 0.5))))
+  return most
+}
+
+describe('the fast ways', () => {
+  it('of a mix are within one code of s new + (1 - s) old, for every pair of codes and every share of 1 to 50 frames', () => {
+    for (const frames of [2, 3, 7, 12, 25, 50])
+      for (let n = 0; n <= frames; n++) {
+        const s = n / frames
+        const most = farthest(mixed(ACROSS, DOWN, s), i => s * DOWN.data[i]! + (1 - s) * ACROSS.data[i]!)
+        expect(most, `share ${n}/${frames}`).toBeLessThanOrEqual(1)
+        if (n === 0 || n === frames) expect(most).toBe(0)
+      }
+  })
+  it.each([
+    // Sizes that end within a vector of four pixels too, and one that is a single pixel.
+    [1, 1],
+    [3, 1],
+    [5, 7],
+    [64, 36],
+    [127, 3],
+  ])('of a key are within one code of the plain formula at %i by %i', (width, height) => {
+    for (const [n, gain] of [0, 0.5, 0.9, 1].entries())
+      for (const invert of [false, true])
+        for (const premultiplied of [false, true])
+          for (const share of [1, 0.37]) {
+            const [back, fill, key] = [1, 2, 3].map(k => colours(n * 10 + k, width, height)) as [Pixels, Pixels, Pixels]
+            const table = matteTable(0.1, gain, invert)
+            for (const cut of [undefined, key]) {
+              const by = (cut ?? fill).data
+              const most = farthest(
+                keyed(back, fill, { table, premultiplied, ...(cut ? { key: cut } : {}) }, share),
+                i => {
+                  const p = i - (i % 4)
+                  const a = table[luma(by[p]!, by[p + 1]!, by[p + 2]!)]! * share
+                  return (premultiplied ? share : a) * fill.data[i]! + (1 - a) * back.data[i]!
+                },
+              )
+              expect(most, `gain ${gain}, inverted ${invert}, premultiplied ${premultiplied}`).toBeLessThanOrEqual(1)
+            }
+          }
+  })
+  it('of a key cut exactly where it is clear or solid: the picture below, or the fill, to the code', () => {
+    const ramp = picture(256, 1, i => i >> 2)
+    const back = colours(4, 256, 1)
+    for (const [clip, gain] of [
+      [0.25, 1],
+      [0.5, 0.9],
+      [0, 0],
+    ] as const) {
+      const table = matteTable(clip, gain)
+      const { data } = keyed(back, ramp, { table })
+      for (let x = 0; x < 256; x++) {
+        const a = table[x]!
+        if (a === 0) expect([...data.slice(x * 4, x * 4 + 3)]).toEqual([...back.data.slice(x * 4, x * 4 + 3)])
+        if (a === 1) expect([...data.slice(x * 4, x * 4 + 3)]).toEqual([x, x, x])
+      }
+    }
+  })
+  it('leave a mark of one pixel where it is, and nothing beside it', () => {
+    const back = colours(5, 31, 9)
+    for (let at = 0; at < 31 * 9; at++) {
+      const fill = plain(31, 9)
+      fill.data.set([255, 255, 255], at * 4)
+      const { data } = keyed(back, fill, { table: matteTable(0.5, 1) })
+      const unlike = Array.from({ length: 31 * 9 }, (_, p) => p).filter(p =>
+        [0, 1, 2].some(c => data[p * 4 + c] !== back.data[p * 4 + c]),
+      )
+      expect(unlike).toEqual([at])
+    }
+  })
+  it('are within two codes after a mix and two keys', () => {
+    const [a, b, one, two] = [6, 7, 8, 9].map(seed => colours(seed, 40, 22)) as [Pixels, Pixels, Pixels, Pixels]
+    const table = matteTable(0.2, 0.6)
+    const result = keyed(keyed(mixed(a, b, 1 / 3), one, { table }), two, { table, premultiplied: true }, 0.8)
+    const most = farthest(result, i => {
+      const p = i - (i % 4)
+      const cut = ({ data }: Pixels) => table[luma(data[p]!, data[p + 1]!, data[p + 2]!)]!
+      const under = b.data[i]! / 3 + (a.data[i]! * 2) / 3
+      const keyedOnce = cut(one) * one.data[i]! + (1 - cut(one)) * under
+      return clamp(0.8 * two.data[i]! + (1 - cut(two) * 0.8) * keyedOnce)
+    })
+    expect(most).toBeLessThanOrEqual(2)
+  })
+  it('are what their source compiles to', async () => {
+    const written = readFileSync(new URL('kernels/kernels.generated.ts', import.meta.url), 'utf8')
+    expect(await compileKernels()).toBe(written)
+  })
+})
