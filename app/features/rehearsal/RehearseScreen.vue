@@ -21,6 +21,7 @@ import RunsPanel from './RunsPanel.vue'
 import SourceList from './SourceList.vue'
 import { type Want, usePainting } from './painting'
 import { rehearsing } from './running'
+import { useDrawnSize } from './size'
 import { useRehearsal } from './store'
 
 /** The show runs: pictures are the controls, light runs from what is on air to who sees it, and time is kept. */
@@ -115,10 +116,14 @@ const { height: windowHeight } = useWindowSize()
 const AROUND = 540
 const bigWidth = computed(() => {
   const byHeight = Math.floor(((windowHeight.value - AROUND) * 16) / 9)
-  return Math.max(320, Math.min(600, Math.floor(bigRoom.value) || 600, byHeight))
+  return Math.max(320, Math.min(1280, Math.floor(bigRoom.value) || 600, byHeight))
 })
 const strip = ref<InstanceType<typeof RunStrip>>()
-const { register, perSecond: frames } = usePainting(wants, shownTick)
+/** A machine that does not keep up draws the large picture smaller, and the page shows it at its size all the same. */
+const { width: drawnWidth, second } = useDrawnSize(bigWidth, () =>
+  live.running && past.value === undefined && stage.value ? TICKS_PER_S / stage.value.frame : undefined,
+)
+const { register, perSecond: frames } = usePainting(wants, shownTick, second)
 function wants(): Want[] {
   const to = stage.value
   const what = now.value
@@ -129,8 +134,8 @@ function wants(): Want[] {
   return [
     {
       key: 'big',
-      as: `${sink.value}/${past.value === undefined ? trees[sink.value] : 'past'}/${number}/${bigWidth.value}`,
-      wanted: { sink: sink.value, width: bigWidth.value, ...at },
+      as: `${sink.value}/${past.value === undefined ? trees[sink.value] : 'past'}/${number}/${drawnWidth.value}`,
+      wanted: { sink: sink.value, width: drawnWidth.value, ...at },
     },
     ...to.sinks.map((_, i) => ({
       key: `sink-${i}`,
@@ -293,7 +298,9 @@ const base = computed(() => `/shows/${here.value}`)
     <template #controls>
       <span class="small quiet said figures">{{ clock(shownTick) }}</span>
       <span class="small quiet said" :title="`The chain runs at ${rate.toFixed(2)} frames/s`"
-        >drawn {{ frames }}/s</span
+        >drawn {{ frames }}/s<template v-if="drawnWidth < bigWidth"
+          >, at {{ drawnWidth }} of {{ bigWidth }} px</template
+        ></span
       >
       <label class="small"
         ><span class="from-words">From </span>

@@ -17,9 +17,9 @@ const MOST_AT_ONCE = 6
 
 /**
  * Draws what has changed, turn by turn, in the worker; the run never waits for it. The first of the list goes first.
- * Gives the frames of it that were drawn in the last second.
+ * Gives the frames of it that were drawn in the last second, and tells each second of them.
  */
-export function usePainting(wants: () => readonly Want[], tick: Ref<number>) {
+export function usePainting(wants: () => readonly Want[], tick: Ref<number>, second: (frames: number) => void) {
   const live = useRehearsal()
   const canvases = new Map<string, Canvas>()
   const drawnAs = new Map<string, string>()
@@ -58,6 +58,7 @@ export function usePainting(wants: () => readonly Want[], tick: Ref<number>) {
       const time = performance.now()
       if (time - since > 1000) {
         perSecond.value = Math.round((counted * 1000) / (time - since))
+        second(perSecond.value)
         counted = 0
         since = time
       }
