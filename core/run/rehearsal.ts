@@ -64,6 +64,8 @@ interface Given {
 
 /** One hand presses at most every so often, ticks: 200 ms. */
 const HAND_TICKS = 200 * TICKS_PER_MS
+/** Longer than a plug, a position, a page or the beginning or end of a clip takes to be all there: 3 s. */
+const AFTER_TICKS = 3 * TICKS_PER_S
 
 /**
  * A chain that runs: what each switcher does in each of its frames, and what any input shows at any tick. Made for one
@@ -134,11 +136,12 @@ export class Rehearsal {
 
   private takeIn(one: Happening, index: number): void {
     const { tick, device } = one
+    if (!('command' in one) && !('mark' in one)) this.stirs(tick, tick + AFTER_TICKS)
     if ('command' in one) this.press(one, index)
     else if ('macro' in one) this.fire(one.macro, tick, index)
     else if ('content' in one) noted(this.contents, device, { tick, content: one.content })
     else if ('camera' in one) this.move(one, index)
-    else if ('clip' in one) noted(this.clips, device, { tick, clip: one.clip ?? undefined, index })
+    else if ('clip' in one) this.play(device, tick, one.clip ?? undefined, index)
     else if ('signal' in one) this.gaps.note(socketKey(device, one.port), tick, one.signal === 'lost')
     else if ('power' in one) this.power(device, one.power, tick, index)
   }
@@ -179,11 +182,21 @@ export class Rehearsal {
     return Math.max(1, nodes.filter(({ model }) => model.kind === 'controller' && !model.surface).length)
   }
 
+  private play(device: string, tick: number, clip: string | undefined, index: number): void {
+    noted(this.clips, device, { tick, clip, index })
+    const node = this.traced.chain.nodes.get(device)
+    const begins = tick + (node ? prerollFramesOf(node.model) * this.frameOf(device) : 0)
+    const end = begins + Math.round((own(this.traced.plan.clips, clip)?.lengthS ?? 0) * TICKS_PER_S)
+    this.stirs(begins, begins + AFTER_TICKS)
+    this.stirs(end, end + AFTER_TICKS)
+  }
+
   private power(device: string, to: 'off' | 'on', tick: number, index: number): void {
     const place = this.places.get(device)
     const bootS = place && mixOf(this.traced.chain.nodes.get(device)!.model)?.bootS
     const at = to === 'on' ? tick + Math.round((bootS ?? 0) * TICKS_PER_S) : tick
     this.gaps.note(device, at, to === 'off')
+    this.stirs(at, at + AFTER_TICKS)
     if (place && to === 'on')
       this.give(device, { tick: at, frame: seenFrom(place.clock, at), index, command: undefined })
   }
@@ -285,8 +298,37 @@ export class Rehearsal {
       const { machine, refused } = commanded(list.at(-1)!.machine, one.command, one.frame, mixOf(node.model))
       if (refused !== undefined) this.refuse(one.index, refused)
       list.push({ frame: one.frame, machine, given: one })
+      this.stirs(one.tick, boundary(this.places.get(device)!.clock, endOf(machine, one.frame)))
     }
   }
+
+  /** Stretches of time in which a picture may change somewhere, ticks; what was taken back since may be among them. */
+  private readonly stir: { readonly from: number; readonly to: number }[] = []
+  private stirs(from: number, to: number): void {
+    this.stir.push({ from, to: to + this.behind })
+  }
+
+  /** Until when no picture changes anywhere, and no sooner; undefined where one may change at this tick. */
+  quietUntil(tick: number): number | undefined {
+    let next = Infinity
+    for (const { from, to } of this.stir) {
+      if (from <= tick && tick <= to) return undefined
+      if (from > tick && from < next) next = from
+    }
+    return next
+  }
+
+  /** Ticks after which whatever happens is seen everywhere, at the latest: delays, and inputs that hold and lock. */
+  private get behind(): number {
+    return (this.slowest ??= Math.max(
+      0,
+      ...[...this.places].map(([device, { clock }]) => {
+        const { frames, lockFrames } = mixOf(this.traced.chain.nodes.get(device)!.model)?.loss ?? LOSS
+        return this.settleTicks(device) + (frames + lockFrames) * clock.frame
+      }),
+    ))
+  }
+  private slowest: number | undefined
 
   /** A device has no power at a tick, or has not started yet. */
   isOff(device: string, tick: number): boolean {
@@ -544,6 +586,18 @@ export class Rehearsal {
     )
   }
 }
+
+/** The frame in which what a machine does has come to its end; where a hand holds a share, that in which it does. */
+const endOf = ({ running, fading, ramps, loads }: Machine, frame: number): number =>
+  Math.max(
+    frame,
+    ...[
+      ...(running?.from === undefined ? [] : [{ from: running.from, frames: running.frames }]),
+      ...(fading ? [fading] : []),
+      ...Object.values(ramps),
+      ...Object.values(loads ?? {}),
+    ].map(({ from, frames }) => from + frames),
+  )
 
 interface LinkEndOrDevice {
   readonly device: string

@@ -2,8 +2,11 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { type Plan, applyEdits, openFile } from '#core/document'
 import { FINGERPRINTS } from '../../../testing/runs/fingerprints'
+import { type Happening, Rehearsal, judgedSinks, seededChances } from '#core/run'
+import { random, wild } from '../../../testing/chains'
 import { readKept } from './kept'
 import { Session } from './session'
+import { Watch } from './watch'
 
 const demo = (name: string): Plan => {
   const opened = openFile(readFileSync(new URL(`../../../demo/${name}.json`, import.meta.url), 'utf8'))
@@ -246,4 +249,52 @@ describe('a rehearsal', () => {
       expect(Session.again(plan, { ...carried.value, events: rest }).summary().fingerprint).toBe(print)
     },
   )
+})
+
+describe('what is watched', () => {
+  it('is the same whether every frame is looked at or quiet time is passed over', () => {
+    class Restless extends Rehearsal {
+      override quietUntil(): undefined {
+        return undefined
+      }
+    }
+    let wrong = 0
+    for (let seed = 1; seed <= 24; seed++) {
+      const { traced, state } = wild(seed)
+      const r = random(seed + 500)
+      const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
+      const [old, next] = [state(0), state(1)]
+      const happenings = Array.from({ length: 10 }, (): Happening => {
+        const tick = Math.floor(r() * 40 * SECOND)
+        const device = pick(['side', 'main'])
+        return pick<Happening>([
+          { tick, device, command: { do: 'program', input: pick(['in-1', 'in-2', 'in-3']) } },
+          { tick, device, command: { do: 'auto', style: pick(['mix', 'dip', 'wipe']), frames: pick([2, 25, 120]) } },
+          { tick, device, command: { do: 'lever', share: pick([0, 0.4, 1]) } },
+          { tick, device, command: { do: 'key', keyer: '1', overlay: pick(['o1', undefined]), frames: 50 } },
+          { tick, device, command: { do: 'fade', to: r() < 0.5, frames: 40 } },
+          { tick, device, port: pick(['in-1', 'in-2']), signal: pick(['lost', 'back']) },
+          { tick, device, power: pick(['off', 'on']) },
+          { tick, device: 's1', content: pick(['full', 'caption']) },
+          { tick, device: 's2', camera: pick(['moves', 'settled'] as const) },
+        ])
+      })
+      const ends = judgedSinks(traced).map(end => ({ end, judged: true }))
+      const [quick, whole] = [Rehearsal, Restless].map(kind => {
+        const run = new kind(traced, old, seededChances(seed))
+        const watch = new Watch(traced, run, ends, 4800)
+        let at = 0
+        for (const one of happenings.toSorted((a, b) => a.tick - b.tick)) {
+          watch.scan(one.tick)
+          if (at++ === 3) watch.aim(run.settled(), next)
+          run.happen([one])
+        }
+        watch.scan(50 * SECOND)
+        return { history: watch.history, wrong: watch.wrong, arrived: watch.arrived }
+      })
+      expect(quick, `seed ${seed}`).toEqual(whole)
+      wrong += whole!.wrong
+    }
+    expect(wrong).toBeGreaterThan(1000)
+  })
 })

@@ -80,10 +80,20 @@ export class Watch {
     for (let at = this.scanned; at <= tick; at += this.frame) {
       for (const sink of this.sinks) this.note(sink, this.rehearsal.seen(sink.end, at), at)
       this.scanned = at + this.frame
+      const quiet = this.rehearsal.quietUntil(at)
+      if (quiet === undefined) continue
+      // Nothing changes: what is wrong in the next frame is wrong in all until something happens.
+      const same = Math.floor((Math.min(quiet, tick + 1) - 1 - at) / this.frame)
+      if (same < 1) continue
+      for (const sink of this.sinks)
+        this.note(sink, this.rehearsal.seen(sink.end, at + this.frame), at + this.frame, same)
+      at += same * this.frame
+      this.scanned = at + this.frame
     }
   }
 
-  private note(sink: Seen, picture: Picture, tick: number): void {
+  /** What a sink shows in a frame, and in so many that are the same. */
+  private note(sink: Seen, picture: Picture, tick: number, frames = 1): void {
     const tree = JSON.stringify(bare(picture))
     const why = sink.judged ? this.faultOf(sink, picture) : undefined
     if (tree !== sink.tree) {
@@ -94,9 +104,9 @@ export class Watch {
       if (sink.shown.length > MOST_SHOWN) sink.shown.shift()
     }
     if (why === undefined) return
-    this.wrong++
+    this.wrong += frames
     const last = sink.shown.at(-1)!
-    sink.shown[sink.shown.length - 1] = { ...last, wrong: (last.wrong ?? 0) + 1, why }
+    sink.shown[sink.shown.length - 1] = { ...last, wrong: (last.wrong ?? 0) + frames, why }
   }
 
   private faultOf(sink: Seen, picture: Picture): Fault | undefined {
