@@ -7,6 +7,7 @@ export {
   type Air,
   type Device,
   type Fit,
+  OPENINGS,
   type Opening,
   type PortSetting,
   SHOTS,

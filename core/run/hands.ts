@@ -18,6 +18,8 @@ export function actsOf(traced: Traced, command: Command): Act[] {
       return own(traced.plan.overlays, command.overlay)?.kind === 'box' ? ['key', 'picture in picture'] : ['key']
     case 'output':
       return ['outputs']
+    case 'sound':
+      return ['sound']
     case 'load':
       return ['stills']
     case 'all':

@@ -5,6 +5,7 @@ import { doubled, gateAt, waysTo } from './heard'
 import type { Command } from './machine'
 import { Rehearsal } from './rehearsal'
 import { stateBefore, taken } from './state'
+import { happeningsOf, planTake } from './take'
 
 const format = fmt('1080p50')
 const chain = plan({
@@ -114,5 +115,34 @@ describe('the ways of sound', () => {
       expect(found[i]![1]).toBeCloseTo(1 - into, 9)
       expect(found[i]![2]).toBeCloseTo(into, 9)
     }
+  })
+  it('are opened and shut by a planned take with its last press there, and by itself where nothing is seen', () => {
+    const old = state({ program: { main: 'in-2' } })
+    const next = state({ program: { main: 'in-1' }, sound: { main: { 'in-1': 'shut', 'sound-1': 'shut' } } })
+    const take = planTake(traced, old, next)
+    expect([take.kind, take.steps.length]).toEqual(['clean', 1])
+    expect(take.steps[0]!.happenings).toEqual([
+      {
+        device: 'main',
+        command: {
+          do: 'all',
+          commands: [
+            { do: 'program', input: 'in-1' },
+            { do: 'sound', port: 'in-1', opening: 'shut' },
+            { do: 'sound', port: 'sound-1', opening: 'shut' },
+          ],
+        },
+      },
+    ])
+    const run = new Rehearsal(traced, old, { phase: () => 0, delay: () => 0 })
+    run.happen(happeningsOf(take, run, 100 * FRAME))
+    expect([...run.levels(REC, 99 * FRAME).keys()]).toEqual(['mic'])
+    expect([...run.levels(REC, 200 * FRAME).keys()]).toEqual([])
+    expect(run.settled().sound).toEqual(next.sound)
+    const alone = planTake(traced, old, state({ program: { main: 'in-2' }, sound: { main: { 'in-2': 'fixed' } } }))
+    expect([alone.kind, alone.presses, alone.steps[0]!.changes]).toEqual(['clean', 1, []])
+    // By hand, and heard at once.
+    run.happen([{ tick: 300 * FRAME, device: 'main', command: { do: 'sound', port: 'in-2', opening: 'fixed' } }])
+    expect([...run.levels(REC, 301 * FRAME).keys()]).toEqual(['two'])
   })
 })

@@ -1,6 +1,6 @@
 import { SURFACES } from '#core/catalog'
 import type { Traced } from '#core/chain'
-import { CONTENTS, canonicalValue, type LinkEnd, type Outcome, misfit, show } from '#core/document'
+import { CONTENTS, OPENINGS, canonicalValue, type LinkEnd, type Outcome, misfit, show } from '#core/document'
 import { TICKS_PER_S } from './clock'
 import type { Happening } from './happening'
 import { Rehearsal, seededChances } from './rehearsal'
@@ -127,6 +127,7 @@ const COMMANDS: Readonly<Record<string, (command: Fields, depth: number) => bool
     isName(keyer) && (overlay === undefined || isName(overlay)) && (frames === undefined || isFrames(frames)),
   fade: ({ to, frames }) => typeof to === 'boolean' && isFrames(frames),
   output: ({ port, feed }) => isName(port) && isName(feed),
+  sound: ({ port, opening }) => isName(port) && OPENINGS.some(one => one === opening),
   load: ({ store, overlay }) => isName(store) && /^[1-9]\d{0,3}$/.test(store) && isName(overlay),
   all: ({ commands }, depth) =>
     depth < 3 && Array.isArray(commands) && commands.length <= 200 && commands.every(one => isCommand(one, depth + 1)),

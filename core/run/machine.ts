@@ -1,5 +1,5 @@
 import type { Feed, Mix, Transition } from '#core/catalog'
-import { OFF } from '#core/document'
+import { OFF, type Opening } from '#core/document'
 import type { MixState } from './state'
 import type { Stores } from './stores'
 
@@ -24,6 +24,8 @@ export type Command =
   | { readonly do: 'output'; readonly port: string; readonly feed: Feed }
   /** The still of an overlay into a store, which takes as long as the model says. */
   | { readonly do: 'load'; readonly store: string; readonly overlay: string }
+  /** How an input is opened in its sound mixer. */
+  | { readonly do: 'sound'; readonly port: string; readonly opening: Opening }
   /** Several at one boundary. */
   | { readonly do: 'all'; readonly commands: readonly Command[] }
 
@@ -67,6 +69,8 @@ export interface Machine {
   readonly fading?: Ramp & { readonly to: boolean }
   readonly running?: Running
   readonly outputs: Readonly<Record<string, Feed>>
+  /** By input: as it was opened since the run began. */
+  readonly sound?: Readonly<Record<string, Opening>>
   readonly stores?: Stores
   /** By store: when its still is whole. */
   readonly loads?: Readonly<Record<string, Ramp>>
@@ -181,6 +185,8 @@ export function commanded(
     }
     case 'output':
       return { machine: { ...machine, outputs: { ...machine.outputs, [command.port]: command.feed } } }
+    case 'sound':
+      return { machine: { ...machine, sound: { ...machine.sound, [command.port]: command.opening } } }
     case 'load': {
       const { store, overlay } = command
       if (mix && Number(store) > mix.stills)

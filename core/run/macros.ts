@@ -40,6 +40,7 @@ export function stepsOf(command: Command, at?: string): MacroStep[] {
       return [{ do: 'auto', ...where, style: command.style, frames: command.frames }]
     case 'lever':
     case 'load':
+    case 'sound':
       return []
     case 'key':
       return [

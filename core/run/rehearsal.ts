@@ -555,7 +555,11 @@ export class Rehearsal {
   /** How everything stands in the frames that are under way at a tick. */
   stateOf(tick: number): ShowState {
     const mixers = Object.fromEntries([...this.places.keys()].map(device => [device, this.stateAt(device, tick)]))
-    return { ...this.settled(), mixers }
+    return {
+      ...this.settled(),
+      mixers,
+      sound: this.soundWith(device => this.machineIn(device, frameAt(this.clockOf(device)!, tick))!),
+    }
   }
 
   /** The state to which everything comes to rest, if nothing more happens. */
@@ -576,7 +580,23 @@ export class Rehearsal {
       if (preset === undefined) delete presets[device]
       else presets[device] = preset
     }
-    return { ...this.start, mixers, outputs, contents: { ...this.start.contents, ...contents }, presets }
+    return {
+      ...this.start,
+      mixers,
+      outputs,
+      sound: this.soundWith(device => this.history.get(device)!.at(-1)!.machine),
+      contents: { ...this.start.contents, ...contents },
+      presets,
+    }
+  }
+
+  /** How inputs are opened, with what was changed since the run began. */
+  private soundWith(machine: (device: string) => Machine): ShowState['sound'] {
+    const changed = [...this.places.keys()].flatMap(device => {
+      const { sound } = machine(device)
+      return sound ? [[device, { ...own(this.start.sound, device), ...sound }] as const] : []
+    })
+    return { ...this.start.sound, ...Object.fromEntries(changed) }
   }
 
   /** Nothing is on its way in any switcher at a tick. */

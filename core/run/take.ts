@@ -125,17 +125,56 @@ const MOST_ACTS = 12
  */
 export function planTake(traced: Traced, old: ShowState, next: ShowState): Take {
   const acts = actsBetween(traced, old, next)
-  if (acts.length === 0) return { kind: 'nothing', steps: [], presses: 0 }
+  const heard = soundsBetween(traced, old, next)
+  if (acts.length === 0)
+    return heard.length ? opened(traced, old, [], heard, 'clean') : { kind: 'nothing', steps: [], presses: 0 }
   const sinks = judgedSinks(traced)
   const [from, to] = [treesOf(traced, sinks, old), treesOf(traced, sinks, applied(traced, old, acts))]
   const order = clean(traced, old, acts, sinks, from, to)
-  if (order) return told('clean', traced, old, sinks, order)
+  if (order) return opened(traced, old, order, heard, 'clean')
   const { way, tried } = roundabout({ traced, old, next, acts, sinks, from, to })
-  if (way) return told('clean', traced, old, sinks, way)
+  if (way) return opened(traced, old, way, heard, 'clean')
   return {
-    ...detour(traced, old, next, acts, sinks),
+    ...detour(traced, old, next, sinks, heard),
     why: { tried, together: togetherOf(traced, old, acts, sinks, from, to) },
   }
+}
+
+/** Inputs of sound that must be opened otherwise. Nobody sees that, so it goes with the last press on the same switcher. */
+function soundsBetween(traced: Traced, old: ShowState, next: ShowState): Act[] {
+  return Object.entries(next.sound).flatMap(([device, ports]) =>
+    traced.chain.nodes.has(device) && own(next.mixers, device)
+      ? Object.entries(ports).flatMap(([port, opening]): Act[] =>
+          opening === own(own(old.sound, device), port)
+            ? []
+            : [
+                {
+                  device,
+                  patch: { sound: { [device]: { [port]: opening } } },
+                  command: { do: 'sound', port, opening },
+                },
+              ],
+        )
+      : [],
+  )
+}
+
+/** The steps, with what is opened and shut for the ear: in the last step of its switcher, or in one of its own at the end. */
+function opened(
+  traced: Traced,
+  old: ShowState,
+  steps: readonly (readonly Act[])[],
+  heard: readonly Act[],
+  kind: 'clean' | 'detour',
+  cover?: string,
+): Take {
+  const all = steps.map(acts => [...acts])
+  for (const act of heard) {
+    const mine = all.findLast(acts => acts[0]!.device === act.device && !acts.some(isMove))
+    if (mine) mine.push(act)
+    else all.push([act])
+  }
+  return told(kind, traced, old, judgedSinks(traced), all, cover)
 }
 
 interface Task {
@@ -380,8 +419,8 @@ function detour(
   traced: Traced,
   old: ShowState,
   next: ShowState,
-  acts: readonly Act[],
   sinks: readonly LinkEnd[],
+  heard: readonly Act[],
 ): Take {
   const last = new Set(
     sinks.flatMap(end => {
@@ -416,7 +455,7 @@ function detour(
     ...byDevice(back.filter(({ device, load }) => last.has(device) && load)),
     ...byDevice(back.filter(({ device, load }) => last.has(device) && !load)),
   ]
-  return told('detour', traced, old, sinks, steps, [...last].map(device => coverOf(traced, device)).join(', '))
+  return opened(traced, old, steps, heard, 'detour', [...last].map(device => coverOf(traced, device)).join(', '))
 }
 
 /** The safe shot where it has an input of its own there; else any camera's; else black. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { Opening } from '#core/document'
 import type { Now, Stage } from '#core/features/rehearsal'
 import type { Command } from '#core/run'
 import { usePlanStore } from '~/plan/store'
@@ -36,6 +37,7 @@ function lever(to: number): void {
 }
 const lit = (keyer: string): string | undefined => state.value?.keys[keyer]
 const title = (overlay: string): string => props.stage.overlays.find(({ id }) => id === overlay)?.title ?? overlay
+const OPENED = { shut: 'shut', fixed: 'open', follows: 'follows' } as const
 const surfaceWords = { panel: 'its panel', computer: 'a computer', tablet: 'a tablet', pad: 'a pad of keys' } as const
 function setHand(field: 'person' | 'surface', value: string): void {
   const { [field]: _, ...rest } = live.hand
@@ -172,6 +174,29 @@ function setHand(field: 'person' | 'surface', value: string): void {
             {{ title(overlay) }}
           </button>
           <span v-if="keyer.overlays.length === 0" class="quiet small">nothing that it can cut</span>
+        </div>
+      </template>
+      <template v-if="one.sounds.length">
+        <h3>Sound</h3>
+        <div class="stills">
+          <label v-for="input in one.sounds" :key="input.port" class="small">
+            <span>{{ input.name }}</span>
+            <select
+              class="pick small"
+              :aria-label="`Sound of ${input.name}`"
+              :value="state.sound[input.port]"
+              @change="
+                event =>
+                  press({
+                    do: 'sound',
+                    port: input.port,
+                    opening: (event.target as HTMLSelectElement).value as Opening,
+                  })
+              "
+            >
+              <option v-for="(words, opening) in OPENED" :key="opening" :value="opening">{{ words }}</option>
+            </select>
+          </label>
         </div>
       </template>
       <template v-if="one.stills.length && one.stores">

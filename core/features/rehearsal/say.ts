@@ -29,12 +29,16 @@ export function commandWords(traced: Traced, device: string, command: Command): 
       return `${name} ${command.to ? 'to black' : 'back from black'}`
     case 'output':
       return `${endName(traced, { device, port: command.port })} carries ${command.feed}`
+    case 'sound':
+      return `${endName(traced, { device, port: command.port })} ${OPENED[command.opening]}`
     case 'load':
       return `${name} loads ${own(traced.plan.overlays, command.overlay)?.title ?? command.overlay} into store ${command.store}`
     case 'all':
       return listWords(command.commands.map(one => commandWords(traced, device, one)))
   }
 }
+
+const OPENED = { shut: 'is shut', fixed: 'is open', follows: 'follows the picture' } as const
 
 /** What happened, for the log. */
 export function eventWords(traced: Traced, device: string, event: Event): string {

@@ -5,6 +5,7 @@ import {
   type Look,
   type Macro,
   type MacroStep,
+  type Opening,
   MOST_STEPS,
   type Plan,
   canonicalPlan,
@@ -23,6 +24,7 @@ import {
   type Take,
   digest,
   fingerprint,
+  gateAt,
   happeningsOf,
   isDark,
   judgedSinks,
@@ -95,6 +97,8 @@ export interface Now {
         /** By store of its stills: the overlay in it. */
         readonly stores?: Readonly<Record<string, string>>
         readonly loading?: readonly string[]
+        /** By input: how it is opened. */
+        readonly sound: Readonly<Record<string, Opening>>
         readonly off: boolean
       }
     >
@@ -322,7 +326,7 @@ export class Session {
 
   /** What stands now as a look of the whole chain. */
   asLook(title: string, order: number): Look {
-    const { mixers, contents, presets } = this.rehearsal.settled()
+    const { mixers, contents, presets, sound } = this.rehearsal.settled()
     const program = Object.fromEntries(
       Object.entries(mixers).flatMap(([id, mix]) => (mix.program === undefined ? [] : [[id, mix.program]])),
     )
@@ -343,6 +347,7 @@ export class Session {
       program,
       ...(Object.keys(keys).length ? { keys } : {}),
       faded,
+      ...(Object.keys(sound).length ? { sound } : {}),
       ...(Object.keys(contents).length ? { contents } : {}),
       ...(Object.keys(presets).length ? { presets } : {}),
     }
@@ -471,8 +476,10 @@ export class Session {
   }
 
   private switchersAt(tick: number): Now['switchers'] {
+    const state = this.rehearsal.stateOf(tick)
     return Object.fromEntries(
-      this.stage.switchers.map(({ device }) => {
+      this.stage.switchers.map(({ device, sounds }) => {
+        const node = this.traced.chain.nodes.get(device)!
         const { program, preview, keys, faded, incoming, stores, loading } = this.rehearsal.stateAt(device, tick)
         return [
           device,
@@ -483,6 +490,7 @@ export class Session {
             faded,
             off: this.rehearsal.isOff(device, tick),
             ...(incoming ? { share: incoming.share } : {}),
+            sound: Object.fromEntries(sounds.map(({ port }) => [port, gateAt(this.traced, state, node, port).opening])),
             ...(stores ? { stores } : {}),
             ...(loading ? { loading } : {}),
           },

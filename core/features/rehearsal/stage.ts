@@ -1,5 +1,5 @@
 import { type Surface, carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers, socketKey } from '#core/chain'
 import { own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
 import { callsOf, frameTicks, judgedSinks, ownStills, runInto } from '#core/run'
@@ -42,6 +42,8 @@ export interface Stage {
     /** Overlays that it makes from stills of its own, and how many it holds at once. */
     readonly stills: readonly string[]
     readonly stores: number
+    /** Inputs that bring sound. */
+    readonly sounds: readonly { readonly port: string; readonly name: string }[]
     readonly surfaces: readonly Surface['kind'][]
     /** Macros that it can hold. */
     readonly macros: number
@@ -167,6 +169,10 @@ function switcherOf(traced: Traced, { id, device, model }: DeviceNode, last: boo
     longest: mixOf(model)?.longest ?? 250,
     stills: ownStills(traced, id),
     stores: mixOf(model)?.stills ?? 0,
+    sounds: portsOf(model, 'in').flatMap(([port, row]) => {
+      const comes = row.sound && [...(traced.sound.arriving.get(socketKey(id, port))?.keys() ?? [])].length > 0
+      return comes ? [{ port, name: own(device.ports, port)?.label ?? row.title }] : []
+    }),
     styles: (['mix', 'dip', 'wipe'] as const).filter(style => mixOf(model)?.transitions.includes(style) ?? true),
     surfaces: (mixOf(model)?.surfaces ?? []).map(({ kind }) => kind),
     macros: mixOf(model)?.macros ?? 0,
