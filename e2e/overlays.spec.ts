@@ -141,3 +141,31 @@ test('makes a caption, whose words are known, and takes it along in an archive',
     .setInputFiles(file('kiln.zip', archive, 'application/zip'))
   await expect(page.getByText(/^Imported Kiln Night/)).toBeVisible()
 })
+
+test('measures the pictures of a clip: flashes are a hazard, a bad file is named, and what covers is told', async ({
+  page,
+}) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'clips')
+  const grey = (code: number, solid = 255) => writePng(patches(64, 36, [code, code, code, solid], []))
+  const named = (pictures: readonly Uint8Array[]) => pictures.map((bytes, i) => file(`trailer-${i + 1}.png`, bytes))
+  const choose = async (files: ReturnType<typeof file>[]): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: /^Measure its pictures/ }).click()
+    await (await chooser).setFiles(files)
+  }
+  // Black and white in turn: at 50 frames a second 11 changes, which are five pairs. Numbers are read as numbers.
+  await choose(named(Array.from({ length: 12 }, (_, i) => grey(i % 2 ? 255 : 0))))
+  await expect(page.getByText('12 pictures: 5 flashes in a second, and more than 3 are too many.')).toBeVisible()
+  await expect(page.getByText('Trailer of the season flashes 5 times in a second')).toBeVisible()
+  await expect(page.getByText('1 hazard')).toBeVisible()
+  await choose([...named([grey(10), grey(10)]), file('trailer-3.png', new TextEncoder().encode('no picture'))])
+  await expect(page.getByRole('alert')).toHaveText('trailer-3.png: It is no PNG file.')
+  // A plate that comes and goes, and covers all in frames 3 to 5.
+  await choose(named([0, 128, 255, 255, 255, 90].map(solid => grey(60, solid))))
+  await expect(page.getByText(/^6 pictures: it does not flash\./)).toContainText(
+    'It covers the whole picture from frame 3 to 5: a cut beneath it goes at frame 4, and its start may be off by 1.',
+  )
+  await expect(page.getByText('flashes 5 times')).toBeHidden()
+  await saved(page)
+  await expectAccessible(page)
+})

@@ -1,11 +1,12 @@
-// Compiles the kernels of pictures to WebAssembly and writes them as a module of their own, so that a worker has them at once.
+// Compiles the kernels of pictures to WebAssembly and writes them as a module of their own, so that a worker has them at once;
+// with --print it only says what it would write.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import asc from 'assemblyscript/asc'
 
 const folder = new URL('../core/picture/kernels/', import.meta.url)
 
-export async function compileKernels(): Promise<string> {
+async function compileKernels(): Promise<string> {
   const sources: Record<string, string> = { 'pixels.ts': readFileSync(new URL('pixels.as', folder), 'utf8') }
   let binary: Uint8Array | undefined
   const { error, stderr } = await asc.main(
@@ -24,4 +25,6 @@ export async function compileKernels(): Promise<string> {
 }
 
 const target = fileURLToPath(new URL('kernels.generated.ts', folder))
-if (process.argv[1] === fileURLToPath(import.meta.url)) writeFileSync(target, await compileKernels())
+const text = await compileKernels()
+if (process.argv.includes('--print')) process.stdout.write(text)
+else writeFileSync(target, text)

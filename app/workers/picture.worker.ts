@@ -3,6 +3,7 @@ import { ofSteps } from '#core/catalog'
 import type { Box } from '#core/document'
 import { graphicEntry } from '#core/features/keys'
 import {
+  ClipMeter,
   type Graphic,
   fillAs,
   findSetting,
@@ -63,6 +64,24 @@ const painter: Painter = {
   async entry(file, named, words) {
     const graphic = await graphicOf(file)
     return graphic && graphicEntry(graphic, { ...named, file }, words)
+  },
+  async clip(files, perSecond, told) {
+    const meter = new ClipMeter(perSecond)
+    let size: string | undefined
+    for (const [i, file] of files.entries()) {
+      let graphic: Graphic
+      try {
+        graphic = readPng(new Uint8Array(await file.arrayBuffer()))
+      } catch (error) {
+        return { wrong: `${file.name}: ${error instanceof BadPicture ? error.message : 'It cannot be read.'}` }
+      }
+      const mine = `${graphic.width} x ${graphic.height}`
+      size ??= mine
+      if (mine !== size) return { wrong: `${file.name} measures ${mine}, and the first one ${size}.` }
+      meter.add(graphic)
+      if (i % 10 === 9) told(i + 1)
+    }
+    return { measure: meter.result() }
   },
   async words(file) {
     const graphic = await graphicOf(file)

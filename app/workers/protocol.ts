@@ -5,7 +5,7 @@ import type { Judged } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Hand, Kept, Now, Planned, Session, Stage, Summary, Target } from '#core/features/rehearsal'
-import type { Keying, Misread, Scene, Setting } from '#core/picture'
+import type { ClipMeasure, Keying, Misread, Scene, Setting } from '#core/picture'
 import type { Command, Picture, Event as RunEvent } from '#core/run'
 
 /** What the page shows of a checked plan. */
@@ -77,6 +77,15 @@ export interface Painter {
     named: { readonly title: string; readonly order: number },
     words?: GraphicEntry['words'],
   ): Promise<GraphicEntry | undefined>
+  /**
+   * What the pictures of a clip do, in the order in which they are given, or which of them is none; `told` hears how many
+   * are done.
+   */
+  clip(
+    files: readonly File[],
+    perSecond: number,
+    told: (done: number) => void,
+  ): Promise<{ readonly measure: ClipMeasure } | { readonly wrong: string }>
   /** Where lines of words may be, in shares of the picture. */
   words(file: string): Promise<readonly Box[] | undefined>
   bench(file: string, asked: BenchAsked): Promise<Benched | undefined>

@@ -110,6 +110,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   K14: 'D',
   K15: 'D',
   K16: 'D',
+  K17: 'H',
   K18: 'Q',
   N09: 'R',
   N10: 'D',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { compileKernels } from '../../scripts/kernels'
+import { fileURLToPath } from 'node:url'
 import { random } from '../../testing/chains'
 import { keyed, luma, matteTable, mixed } from './key'
 import { type Pixels, plain } from './pixels'
@@ -106,8 +107,10 @@ describe('the fast ways', () => {
     })
     expect(most).toBeLessThanOrEqual(2)
   })
-  it('are what their source compiles to', async () => {
+  it('are what their source compiles to', () => {
     const written = readFileSync(new URL('kernels/kernels.generated.ts', import.meta.url), 'utf8')
-    expect(await compileKernels()).toBe(written)
+    // The compiler wants a process of its own: what other tests put in place of what Node.js has confuses it.
+    const args = ['--import', 'tsx', fileURLToPath(new URL('../../scripts/kernels.ts', import.meta.url)), '--print']
+    expect(execFileSync(process.execPath, args, { encoding: 'utf8' })).toBe(written)
   })
 })

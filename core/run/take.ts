@@ -194,7 +194,7 @@ const MOST_TRIES = 6000
  * The fewest presses over all settled states that the switchers can be in: a feeder may stand on another input meanwhile,
  * where nobody sees it. `tried` is `all` where every state that can be reached cleanly was looked at.
  */
-function roundabout({ traced, old, next, acts, sinks, from, to }: Task): {
+function roundabout({ traced, old, acts, sinks, from, to }: Task): {
   readonly way?: readonly (readonly Act[])[]
   readonly tried: Why['tried']
 } {

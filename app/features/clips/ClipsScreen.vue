@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useFileDialog } from '@vueuse/core'
+import { proxy } from 'comlink'
 import { computed, ref, watch } from 'vue'
 import { CODING_WORDS, type Clip, type Edit, emptyPlan, freshId, own, setEdit } from '#core/document'
 import { CODINGS } from '#core/features/media'
@@ -10,6 +11,7 @@ import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import FindingList from '~/ui/FindingList.vue'
 import { isTyped } from '~/ui/keys'
+import { usePainter } from '~/workers/painter'
 import { decimal, nameSchema, secondsSchema, sizeSchema } from '~/ui/typed'
 
 /** What each player holds, in the order of its list: length, end, format, size, and the card that it lies on. */
@@ -36,7 +38,7 @@ watch(
   { immediate: true },
 )
 const findings = computed(() =>
-  (store.report?.findings ?? []).filter(({ id }) => ['O13', 'O14', 'O15', 'O19'].includes(id)),
+  (store.report?.findings ?? []).filter(({ id }) => ['K17', 'O13', 'O14', 'O15', 'O19'].includes(id)),
 )
 const media = computed(() => Object.entries(plan.value.media).sort(([, a], [, b]) => a.order - b.order))
 /** Formats in which clips are usually written. */
@@ -115,6 +117,54 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   event.preventDefault()
   act()
 })
+
+/** The pictures of a clip, one file each, are looked at where they are: nothing of them is kept or sent anywhere. */
+const MOST_FILES = 6000
+const pictures = useFileDialog({ accept: '.png,image/png', multiple: true, reset: true })
+const busy = ref<{ readonly done: number; readonly all: number }>()
+const refused = ref('')
+watch(chosen, () => (refused.value = ''))
+pictures.onChange(list => void measure([...(list ?? [])]))
+async function measure(given: readonly File[]): Promise<void> {
+  const [id, one] = [chosen.value, clip.value]
+  if (id === undefined || !one || given.length === 0 || busy.value) return
+  refused.value = ''
+  if (given.length > MOST_FILES) {
+    refused.value = `There are ${given.length} files; at most ${MOST_FILES} are looked at.`
+    return
+  }
+  const files = [...given].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
+  const [frames, seconds] = one.format ? one.format.rate.split('/').map(Number) : [files.length, one.lengthS]
+  busy.value = { done: 0, all: files.length }
+  try {
+    const found = await usePainter().clip(
+      files,
+      frames! / seconds!,
+      proxy((done: number) => (busy.value = { done, all: files.length })),
+    )
+    if ('wrong' in found) {
+      refused.value = found.wrong
+      return
+    }
+    const { clear, ...measured } = found.measure
+    if (plan.value.clips[id])
+      await commit(`Measure ${one.title}`, [
+        setEdit(['clips', id, 'measured'], measured),
+        ...(clear && !one.alpha ? [setEdit(['clips', id, 'alpha'], true as const)] : []),
+      ])
+  } catch {
+    refused.value = 'The files cannot be read any more. Choose them again.'
+  } finally {
+    busy.value = undefined
+  }
+}
+/** "No flashes", "5 flashes in a second, and more than 3 are too many". */
+const flashWords = ({ pairs }: NonNullable<Clip['measured']>): string =>
+  pairs === 0
+    ? 'it does not flash'
+    : pairs > 3
+      ? `${pairs} flashes in a second, and more than 3 are too many`
+      : `at most ${pairs} ${pairs === 1 ? 'flash' : 'flashes'} in a second, and 3 are allowed`
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 </script>
 
@@ -296,6 +346,26 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
               </option>
             </select></label
           >
+          <p class="pictures">
+            <button type="button" class="btn small" :disabled="busy !== undefined" @click="pictures.open()">
+              {{ clip.measured ? 'Measure its pictures again' : 'Measure its pictures' }}
+            </button>
+            <span v-if="busy" role="status" class="small quiet figures">{{ busy.done }} of {{ busy.all }}</span>
+          </p>
+          <p v-if="refused" class="small strong" role="alert">{{ refused }}</p>
+          <p v-else-if="clip.measured" class="small">
+            {{ clip.measured.frames }} pictures: {{ flashWords(clip.measured) }}.
+            <template v-if="clip.measured.covers">
+              It covers the whole picture from frame {{ clip.measured.covers[0] }} to {{ clip.measured.covers[1] }}: a
+              cut beneath it goes at frame {{ Math.floor((clip.measured.covers[0] + clip.measured.covers[1]) / 2) }},
+              and its start may be off by {{ Math.floor((clip.measured.covers[1] - clip.measured.covers[0]) / 2) }}.
+            </template>
+            <template v-else-if="clip.alpha">No frame covers the whole picture: a cut beneath it is seen.</template>
+          </p>
+          <p v-else class="small quiet">
+            As numbered PNG files, one a frame: how often it flashes, and which frames cover the picture. Nothing of
+            them is kept.
+          </p>
           <p v-if="media.length === 0" class="small quiet">Cards and disks are said on Media.</p>
         </div>
         <p class="row">
@@ -391,6 +461,12 @@ aside {
   align-items: center;
   gap: 8px;
   min-height: 44px;
+}
+.pictures {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin: 8px 0 4px;
 }
 .check {
   display: flex;

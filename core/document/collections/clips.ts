@@ -1,4 +1,4 @@
-import { collection, number, object, oneOf, ref, said, whole } from '#core/kernel'
+import { collection, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 import type { VideoFormat } from '#core/signal'
 import { CODINGS, type RecordCoding } from '../../features/media/collection'
 import { formatMisfit } from '../formats'
@@ -20,6 +20,14 @@ export interface Clip {
   readonly coding?: RecordCoding
   /** It carries how solid it is beside its colours. */
   readonly alpha?: true
+  /** What its pictures were found to do, frame by frame. */
+  readonly measured?: {
+    readonly frames: number
+    /** The most pairs of opposing changes of brightness in a second, over more than a quarter of the picture. */
+    readonly pairs: number
+    /** Frames, counted from 1, in which it covers the whole picture; only of what is clear elsewhere. */
+    readonly covers?: readonly [first: number, last: number]
+  }
   /** Size of the file, GB of 10^9 byte, and the medium of the plan that it lies on, which may be gone. */
   readonly gb?: number
   readonly medium?: string
@@ -40,6 +48,11 @@ export const clips = collection<Clip>({
     format: ref('format'),
     coding: oneOf(CODINGS),
     alpha: said,
+    measured: object(['frames', 'pairs'], {
+      frames: whole(1, 100_000),
+      pairs: whole(0, 1000),
+      covers: listOf(whole(1, 100_000), 2, 2),
+    }),
     gb: number(0.001, 100_000),
     medium: ref('slug'),
   }),

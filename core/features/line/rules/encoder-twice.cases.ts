@@ -39,4 +39,25 @@ export const CASES: readonly Faulty[] = [
     offers: ['Send to The club from second'],
     says: ['is to send it to The house and The club'],
   },
+  {
+    name: 'a second encoder that no destination names',
+    gives: ['O11'],
+    plan: streamed(
+      { house: to('The house', 1, 'enc') },
+      {
+        devices: { second: 'encoder-stream' },
+        links: { s: 'main.out-2 > second.in hdmi-passive 2' },
+        wants: { second: { feed: 'program', silent: true } },
+      },
+    ),
+    offers: ['Name a destination of second'],
+    says: ['second is fed and sends nowhere'],
+  },
+  {
+    name: 'a destination whose encoder was taken out, beside one that is served',
+    gives: ['O11'],
+    plan: streamed({ house: to('The house', 1, 'enc'), club: to('The club', 2, 'old') }),
+    offers: ['Send to The club no more'],
+    says: ['The club is to get the show from an encoder that is not in the plan any more'],
+  },
 ]

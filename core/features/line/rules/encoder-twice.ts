@@ -2,19 +2,29 @@ import { type DeviceNode, type Traced, runAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { listWords } from '#core/words'
+import { idle, lost, named, regained } from '../destinations'
 import { type EncoderLoad, linesOf } from '../load'
 
 export const encoderTwice = rule({
   code: 'O11',
-  about: 'An encoder that makes one stream is to send to several destinations.',
+  about:
+    'An encoder that makes one stream is to send to several destinations, or to none; or a destination waits for an encoder that is gone.',
   messages: {
     twice: {
       severity: 'D',
       says: '{encoder} makes one stream, and is to send it to {destinations}: only one of them gets it.',
     },
+    nowhere: {
+      severity: 'D',
+      says: '{encoder} is fed and sends nowhere: the plan names destinations, and none of them is its.',
+    },
+    gone: {
+      severity: 'D',
+      says: '{destination} is to get the show from an encoder that is not in the plan any more: it gets nothing.',
+    },
   },
-  find: (traced, say) =>
-    twice(traced).map(({ load, straight }) =>
+  find: (traced, say) => [
+    ...twice(traced).map(({ load, straight }) =>
       say(
         'twice',
         { on: 'device', device: load.device },
@@ -22,9 +32,18 @@ export const encoderTwice = rule({
         runAt(traced, load.device),
       ),
     ),
+    // Where one has too many, that is said, and another that has none is its remedy.
+    ...(twice(traced).length ? [] : idle(traced)).map(({ device, name }) =>
+      say('nowhere', { on: 'device', device }, { encoder: text(name) }, runAt(traced, device)),
+    ),
+    ...lost(traced).map(([id, { title }]) =>
+      say('gone', { on: 'destination', destination: id }, { destination: text(title) }),
+    ),
+  ],
   remedies: (traced, { at }): Proposal[] => {
+    if (at.on === 'destination') return regained(traced, at.destination)
     const one = at.on === 'device' ? twice(traced).find(({ load }) => load.device === at.device) : undefined
-    if (!one) return []
+    if (!one) return at.on === 'device' ? named(traced, at.device) : []
     const [first, ...others] = one.straight
     const relay = new Draft(traced.plan)
     for (const { destination } of others) relay.set(['destinations', destination!, 'by'], first!.destination)
