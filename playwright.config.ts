@@ -1,9 +1,10 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
-  workers: 2,
+  workers: Math.max(2, Math.floor(availableParallelism() * 0.75)),
   // Generous: a loaded machine may stand still for a while, and no test is about time.
   timeout: 240_000,
   expect: { timeout: 45_000 },

@@ -1,7 +1,7 @@
 // npm test: installs what is missing and runs every check. Ends with one line over all of them.
 // npm run soak is the same with everything tried where npm test tries a sample; it takes an hour.
 import { readFileSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { availableParallelism, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build, chromium, install, npm, run } from './run.mjs'
 
@@ -50,7 +50,7 @@ const vitest = config => onOutput =>
       ...['exec', '--', 'vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
       ...(config ? ['--config', config] : []),
     ],
-    () => ({ INTERLUMEN_WORKERS: '1', NO_COLOR: '1' }),
+    () => ({ INTERLUMEN_WORKERS: String(Math.max(1, availableParallelism() - 1)), NO_COLOR: '1' }),
     json => [json.numPassedTests, json.numFailedTests + deadFiles(json)],
     onOutput,
   )
@@ -67,7 +67,7 @@ try {
       json => [json.stats.expected, json.stats.unexpected + json.stats.flaky],
       onOutput,
     )
-  // Two cores: pairs of what keeps both busy. Types write where the build does, and the rest needs the build. The walks
+  // On two cores, pairs of what keeps both busy; where there are more, tests and walks take them. Types write where the build does, and the rest needs the build. The walks
   // take both cores alone, and the kills want time to write in.
   await Promise.all([step('build', onOutput => single(build(onOutput))), step('lint', script('lint'))])
   await Promise.all([

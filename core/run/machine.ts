@@ -1,7 +1,6 @@
 import type { Feed, Mix, Transition } from '#core/catalog'
 import { OFF, type Opening } from '#core/document'
-import type { MixState } from './state'
-import type { Stores } from './stores'
+import type { MixState, Stores } from './state'
 
 /** What a hand or a plan asks of one switcher. */
 export type Command =

@@ -2,8 +2,10 @@ import { type Feed, carriesPicture, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 import { type Content, type LinkEnd, type Look, OFF, type Opening, own } from '#core/document'
 import { runInto } from './ends'
-import type { Stores } from './stores'
 import type { ClipShown, Picture } from './tree'
+
+/** By store, counted from 1: the overlay whose still stands in it. */
+export type Stores = Readonly<Record<string, string>>
 
 /** What a switcher does at a moment; the optional parts only while something moves. */
 export interface MixState {

@@ -1,10 +1,7 @@
 import { mixOf } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { own } from '#core/document'
-import type { MixState, ShowState } from './state'
-
-/** By store, counted from 1: the overlay whose still stands in it. */
-export type Stores = Readonly<Record<string, string>>
+import type { MixState, ShowState, Stores } from './state'
 
 /** How many stills a switcher holds at once. */
 export const storeCount = ({ model }: DeviceNode): number => mixOf(model)?.stills ?? 0

@@ -4,6 +4,7 @@ import { type Plan, applyEdits, openFile } from '#core/document'
 import { FINGERPRINTS } from '../../../testing/runs/fingerprints'
 import { type Happening, Rehearsal, judgedSinks, seededChances } from '#core/run'
 import { random, wild } from '../../../testing/chains'
+import { SOAK } from '../../../testing/soak'
 import { readKept } from './kept'
 import { Session } from './session'
 import { Watch } from './watch'
@@ -259,7 +260,7 @@ describe('what is watched', () => {
       }
     }
     let wrong = 0
-    for (let seed = 1; seed <= 24; seed++) {
+    for (let seed = 1; seed <= (SOAK ? 200 : 8); seed++) {
       const { traced, state } = wild(seed)
       const r = random(seed + 500)
       const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
@@ -295,6 +296,6 @@ describe('what is watched', () => {
       expect(quick, `seed ${seed}`).toEqual(whole)
       wrong += whole!.wrong
     }
-    expect(wrong).toBeGreaterThan(1000)
+    expect(wrong).toBeGreaterThan(300)
   })
 })

