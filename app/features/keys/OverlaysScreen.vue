@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { string } from 'yup'
 import { type Edit, emptyPlan, freshId, setEdit } from '#core/document'
+import { removalOf } from '#core/features/keys'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
@@ -100,8 +101,7 @@ async function rename(text: string): Promise<void> {
   if (row.value) await commit(`Call it ${text}`, [setEdit(['overlays', row.value.id, 'title'], text)])
 }
 const drop = (): void => {
-  if (row.value)
-    void commit(`Take out ${row.value.overlay.title}`, [{ do: 'remove', collection: 'overlays', id: row.value.id }])
+  if (row.value) void commit(`Take out ${row.value.overlay.title}`, removalOf(plan.value, row.value.id))
 }
 const useKeyers = (): void => {
   if (keyers.value?.edits.length) void commit('Put the overlays into their keyers', keyers.value.edits)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type KeyScale, MODELS, cutWords, keyScaleOf, mixOf, ofSteps, stepWords, toSteps } from '#core/catalog'
-import type { Cut, Overlay } from '#core/document'
+import { type Cut, type Overlay, applyEdits, canonicalPlan } from '#core/document'
 import { type Graphic, wordLines } from '#core/picture'
 import { CLEAR, kept, patches } from '../../../testing/graphics'
 import { byPair, onBlackPage } from '../../../testing/overlaid'
@@ -9,6 +9,7 @@ import { check } from '../index'
 import { CAPTION_HEIGHT, CAPTION_WIDTH, type CaptionAsked, captionSvg, laidCaption } from './caption'
 import { allJudged, bestSetting, contrastOf, faultOf, flagWrong, settable, standing } from './judged'
 import { measuresOf } from './measures'
+import { removalOf } from './offers'
 
 const PERCENT: KeyScale = { steps: 100, shows: 'percent' }
 const SLOPE: KeyScale = { steps: 64, shows: 'slope' }
@@ -219,5 +220,19 @@ describe('faults over 300 drawn graphics', () => {
     expect(table).toEqual(
       Object.fromEntries(['none', 'dark', 'ground', 'invert', 'eaten'].map(kind => [kind, { [kind]: SEEDS.length }])),
     )
+  })
+})
+
+describe('an overlay that is taken out', () => {
+  it('takes its graphic along where no other one shows it, and both come back with one step', () => {
+    const plan = onBlackPage(kept(patches(64, 36, CLEAR, [[8, 20, 40, 8, [200, 210, 220, 255]]])))
+    const [id, overlay] = Object.entries(plan.overlays)[0]!
+    const gone = applyEdits(plan, removalOf(plan, id))
+    if (!gone.ok) throw new Error(gone.problem.path)
+    expect([gone.value.plan.overlays, gone.value.plan.graphics]).toEqual([{}, {}])
+    const back = applyEdits(gone.value.plan, gone.value.inverse)
+    expect(back.ok && canonicalPlan(back.value.plan)).toBe(canonicalPlan(plan))
+    const shared = { ...plan, overlays: { ...plan.overlays, other: { ...overlay, order: 9 } } }
+    expect(removalOf(shared, id)).toEqual([{ do: 'remove', collection: 'overlays', id }])
   })
 })

@@ -1,4 +1,5 @@
 export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
+export { removalOf } from './offers'
 export { graphicEntry } from './profile'
 export { standing, wayOf, wordsOf } from './judged'
 export { measuresOf } from './measures'

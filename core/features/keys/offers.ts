@@ -1,9 +1,21 @@
 import type { Traced } from '#core/chain'
-import { own } from '#core/document'
+import { type Edit, type Plan, own } from '#core/document'
 import { Draft, type Proposal } from '#core/propose'
 import { cuesOf } from '#core/run'
 import { listWords } from '#core/words'
 import type { Laid } from './laid'
+
+/** Takes an overlay out, with the graphic that no other one shows. */
+export function removalOf(plan: Plan, id: string): Edit[] {
+  const graphic = own(plan.overlays, id)?.graphic
+  const shared = Object.entries(plan.overlays).some(([other, one]) => other !== id && one.graphic === graphic)
+  return [
+    { do: 'remove', collection: 'overlays', id },
+    ...(graphic !== undefined && !shared && own(plan.graphics, graphic)
+      ? [{ do: 'remove' as const, collection: 'graphics' as const, id: graphic }]
+      : []),
+  ]
+}
 
 /** Gives an overlay up in these segments, and their looks no longer light it; altogether, where none are given. */
 export function without({ plan }: Traced, { id, overlay }: Laid, segments: readonly string[] = []): Proposal {
@@ -20,7 +32,7 @@ export function without({ plan }: Traced, { id, overlay }: Laid, segments: reado
         for (const [number, there] of Object.entries(numbers))
           if (there === id) draft.set(['looks', look, 'keys', device, number])
   if (segments.length === 0) {
-    draft.edits.push({ do: 'remove', collection: 'overlays', id })
+    draft.edits.push(...removalOf(plan, id))
     return { title: `Give up ${overlay.title}`.slice(0, 120), edits: draft.edits, givesUp: true }
   }
   const left = (overlay.segments ?? Object.keys(plan.segments)).filter(segment => !segments.includes(segment))
