@@ -272,10 +272,18 @@ h3 {
   padding: 2px 10px;
 }
 .stills {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+  gap: 4px 16px;
   margin-bottom: 8px;
+}
+.stills label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.stills label > span:first-child {
+  flex: 1;
 }
 .cap.on {
   background: var(--plate);
