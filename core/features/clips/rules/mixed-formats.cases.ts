@@ -32,4 +32,13 @@ export const CASES: readonly Faulty[] = [
     offers: ['Convert Odd to 1080p59.94', 'Play Odd from spare'],
     says: ['In film there is Odd in 1080p29.97'],
   },
+  {
+    name: 'a transparent clip written in long groups',
+    gives: ['O13'],
+    plan: withClips({
+      clips: { one: { title: 'One', order: 1, player: 'film', lengthS: 3, end: 'back', alpha: true, coding: 'long' } },
+    }),
+    offers: ['Write One as single pictures with transparency', 'Play One as a whole picture'],
+    says: ['One is to carry how solid it is, and long groups of pictures cannot'],
+  },
 ]
