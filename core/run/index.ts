@@ -4,7 +4,7 @@ export { fillInput, linkTo, makesGraphics, pictureAt, pictureFrom, shownIn, unfi
 export { runInto } from './ends'
 export { type Gate, type SoundWay, doubled, gateAt, waysTo } from './heard'
 export { type Fault, Judge } from './judge'
-export { type Jump, jumpsOf } from './jumps'
+export { type Jump, type Pressed, jumpsOf, pressedOf } from './jumps'
 export { type RunLog, digest, fingerprint, readRun } from './log'
 export type { Command } from './machine'
 export { type Moment, cuesOf, momentsOf, segmentsOf } from './moments'

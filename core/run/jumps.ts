@@ -1,8 +1,11 @@
 import { portsOf } from '#core/catalog'
 import { type Traced, lastSwitchers } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
+import { TICKS_PER_MS, TICKS_PER_S } from './clock'
 import { pictureAt } from './compose'
 import { runInto } from './ends'
+import { Judge } from './judge'
+import { Rehearsal, seededChances } from './rehearsal'
 import { routesTo } from './stage'
 import { type ShowState, stateBefore, taken } from './state'
 import { judgedSinks, planTake } from './take'
@@ -127,4 +130,72 @@ function standing(traced: Traced, base: ShowState, free: readonly string[], to: 
       }),
     [base],
   )
+}
+
+/** What whoever sees the last switcher would see if a jump were pressed by hand: so many wrong frames of that switcher. */
+export interface Pressed {
+  /** Switchers in the order in which they are pressed, and the time from one press to the next. */
+  readonly order: readonly string[]
+  readonly gapMs: number
+  readonly least: number
+  readonly most: number
+}
+
+/** At once, and as fast as one hand goes from key to key, ms. */
+const GAPS_MS = [0, 200] as const
+/** Sets of phases and delays that are tried. */
+const TRIALS = 24
+
+/** A jump pressed without waiting, feeders first and last: nothing where one press does it. The feeders stand elsewhere. */
+export function pressedOf(traced: Traced, last: string, from: string, to: string): Pressed[] {
+  const node = traced.chain.nodes.get(last)
+  const [old, route] = node ? [from, to].map(id => routesTo(traced, node, id)[0]) : []
+  if (!old || !route) return []
+  const on = taken(stateBefore(traced), { title: '', order: 0, program: old })
+  const free = Object.keys(route).filter(device => own(old, device) === undefined)
+  const state = standing(traced, on, free, route).at(-1)!
+  const devices = Object.keys(route)
+    .filter(device => own(state.mixers, device)?.program !== route[device])
+    .toReversed()
+  if (devices.length < 2) return []
+  const next = taken(state, { title: '', order: 0, program: route })
+  const sinks = judgedSinks(traced).filter(end => runInto(traced, end)?.origin?.device === last)
+  return [devices, devices.toReversed()].flatMap(order =>
+    GAPS_MS.map((gapMs): Pressed => {
+      const counts = Array.from({ length: TRIALS }, (_, seed) =>
+        wrongFrames(new Rehearsal(traced, state, seededChances(seed)), next, sinks, last, order, route, gapMs),
+      )
+      return { order, gapMs, least: Math.min(...counts), most: Math.max(...counts) }
+    }),
+  )
+}
+
+function wrongFrames(
+  rehearsal: Rehearsal,
+  next: ShowState,
+  sinks: readonly LinkEnd[],
+  last: string,
+  order: readonly string[],
+  route: Route,
+  gapMs: number,
+): number {
+  const { traced, start } = rehearsal
+  const begin = TICKS_PER_S / 5
+  const gap = gapMs * TICKS_PER_MS
+  rehearsal.happen(
+    order.map((device, i) => ({
+      tick: begin + i * gap,
+      device,
+      command: { do: 'program' as const, input: route[device]! },
+    })),
+  )
+  const end = begin + order.length * gap + TICKS_PER_S
+  const step = rehearsal.clockOf(last)!.frame
+  const counts = sinks.map(sink => {
+    const judge = new Judge(pictureAt(traced, start, sink), pictureAt(traced, next, sink))
+    let wrong = 0
+    for (let at = begin; at < end; at += step) if (judge.frame(rehearsal.seen(sink, at))) wrong++
+    return wrong
+  })
+  return Math.max(0, ...counts)
 }

@@ -12,7 +12,7 @@ import { Judge } from './judge'
 import type { Happening } from './happening'
 import { Rehearsal, seededChances } from './rehearsal'
 import { type ShowState, stateBefore, taken } from './state'
-import { jumpsOf } from './jumps'
+import { jumpsOf, pressedOf } from './jumps'
 import { routeTo } from './stage'
 import { happeningsOf, judgedSinks, planTake } from './take'
 
@@ -330,6 +330,37 @@ describe('jumps', () => {
     // The room sees what Side shows: a. From c to b, Side would have to show a and b.
     expect(row({})[2]).toEqual(['clean 1', 'impossible side', '-'])
     expect(row({ straight: 'b.hdmi-2 > main.in-3 hdmi-passive 2' })[2]).toEqual(['clean 1', 'clean 1', '-'])
+  })
+  it('pressed without waiting are as wrong as delays and gap make them: feeder first, last first, at once, by one hand', () => {
+    // The feeder takes 1 or 2 frames; what lies between adds less than a tenth of a millisecond. At once the old picture of
+    // the feeder is seen for ceil(D + u) frames with -1 < u < 1: 1 to 3. One hand later, 200 ms are ten frames: the feeder
+    // has long arrived; the other way round it is seen for ten more.
+    const told = pressedOf(chain(), 'main', 'c', 'a').map(
+      ({ order, gapMs, least, most }) => [order.join(' '), gapMs, least, most] as const,
+    )
+    expect(told.map(([order, gap]) => [order, gap])).toEqual([
+      ['side main', 0],
+      ['side main', 200],
+      ['main side', 0],
+      ['main side', 200],
+    ])
+    const [first, later, reversed, late] = told as [
+      (typeof told)[0],
+      (typeof told)[0],
+      (typeof told)[0],
+      (typeof told)[0],
+    ]
+    for (const [, , least, most] of [first, reversed]) {
+      expect(least).toBeGreaterThanOrEqual(1)
+      expect(most).toBeLessThanOrEqual(3)
+      expect(most).toBeGreaterThan(least)
+    }
+    expect(later.slice(2)).toEqual([0, 0])
+    expect(late[2]).toBe(first[2] + 10)
+    expect(late[3]).toBe(first[3] + 10)
+    // One press does it: nothing can go wrong between two.
+    expect(pressedOf(chain(), 'main', 'a', 'b')).toEqual([])
+    expect(pressedOf(chain(), 'nowhere', 'a', 'b')).toEqual([])
   })
   it('are n (n - 1) for any chain', () => {
     for (let seed = 1; seed <= 12; seed++)

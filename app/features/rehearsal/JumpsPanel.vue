@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import type { Jump } from '#core/run'
+import { computed, ref, shallowRef } from 'vue'
+import type { Jump, Pressed } from '#core/run'
 import { listWords } from '#core/words'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
@@ -11,6 +11,16 @@ const store = usePlanStore()
 const all = useAnswer('jumps', () => [] as const)
 const name = (id: string): string => store.plan?.devices[id]?.name ?? id
 const chosen = ref<{ from: string; to: string; jump: Jump }>()
+/** What it would be if it were pressed by hand, without waiting. */
+const pressed = shallowRef<readonly Pressed[]>([])
+async function choose(last: string, from: string, to: string, jump: Jump): Promise<void> {
+  chosen.value = { from, to, jump }
+  pressed.value = []
+  const found = (jump.kind === 'clean' && (await store.ask('pressed', last, from, to))) || []
+  if (chosen.value.from === from && chosen.value.to === to) pressed.value = found
+}
+const frames = ({ least, most }: Pressed): string =>
+  most === 0 ? 'none' : least === most ? `${most}` : `${least} to ${most}`
 const told = computed(() =>
   (all.value ?? []).map(({ last, rows, held }) => {
     const each = rows.flat().flatMap(jump => jump ?? [])
@@ -71,7 +81,7 @@ const words = ({ kind, presses, shared }: Jump): string =>
                     { detour: jump.kind === 'detour', never: jump.kind === 'impossible' },
                   ]"
                   :aria-label="`From ${name(one.sources[i]!)} to ${name(one.sources[j]!)}: ${words(jump)}`"
-                  @click="chosen = { from: one.sources[i]!, to: one.sources[j]!, jump }"
+                  @click="choose(one.last, one.sources[i]!, one.sources[j]!, jump)"
                 >
                   {{ jump.kind === 'impossible' ? '–' : jump.presses }}
                 </button>
@@ -84,6 +94,27 @@ const words = ({ kind, presses, shared }: Jump): string =>
     <p v-if="chosen" aria-live="polite">
       From <b>{{ name(chosen.from) }}</b> to <b>{{ name(chosen.to) }}</b>: {{ words(chosen.jump) }}.
     </p>
+    <table v-if="chosen && pressed.length" class="pressed">
+      <caption>
+        Pressed without waiting, from the worst that the feeders can stand: wrong frames
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">First</th>
+          <th scope="col">Then</th>
+          <th scope="col">Apart</th>
+          <th scope="col">Wrong frames</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in pressed" :key="`${one.order.join()}/${one.gapMs}`">
+          <td>{{ name(one.order[0]!) }}</td>
+          <td>{{ listWords(one.order.slice(1).map(name)) }}</td>
+          <td class="figures">{{ one.gapMs === 0 ? 'at once' : `${one.gapMs} ms, one hand` }}</td>
+          <td class="figures">{{ frames(one) }}</td>
+        </tr>
+      </tbody>
+    </table>
   </section>
 </template>
 
@@ -136,6 +167,16 @@ td button {
   text-align: center;
   border-radius: 3px;
   border: 1px solid var(--line);
+}
+.pressed td,
+.pressed th {
+  padding: 4px 16px 4px 0;
+  border-bottom: 1px solid var(--line);
+}
+.pressed caption {
+  text-align: left;
+  color: var(--quiet);
+  font-size: 14px;
 }
 .p1 {
   background: var(--band);
