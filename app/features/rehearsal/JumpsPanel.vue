@@ -56,65 +56,71 @@ const words = ({ kind, presses, shared }: Jump): string =>
     <p v-else-if="all.length === 0" class="quiet">
       There is nothing to jump between: one source, or none, comes to the last switcher.
     </p>
-    <template v-for="(one, n) in all ?? []" :key="one.last">
-      <p>{{ told[n] }}</p>
-      <div class="scroll">
-        <table>
+    <div class="beside">
+      <div>
+        <template v-for="(one, n) in all ?? []" :key="one.last">
+          <p>{{ told[n] }}</p>
+          <div class="scroll">
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col" class="small quiet">from \ to</th>
+                  <th v-for="to in one.sources" :key="to" scope="col" class="small">
+                    <span>{{ name(to) }}</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(row, i) in one.rows" :key="one.sources[i]">
+                  <th scope="row" class="small">{{ name(one.sources[i]!) }}</th>
+                  <td v-for="(jump, j) in row" :key="one.sources[j]">
+                    <button
+                      v-if="jump"
+                      type="button"
+                      class="figures"
+                      :class="[
+                        `p${Math.min(3, jump.presses)}`,
+                        { detour: jump.kind === 'detour', never: jump.kind === 'impossible' },
+                      ]"
+                      :aria-label="`From ${name(one.sources[i]!)} to ${name(one.sources[j]!)}: ${words(jump)}`"
+                      @click="choose(one.last, one.sources[i]!, one.sources[j]!, jump)"
+                    >
+                      {{ jump.kind === 'impossible' ? '–' : jump.presses }}
+                    </button>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+        </template>
+      </div>
+      <div class="opened">
+        <p v-if="chosen" aria-live="polite">
+          From <b>{{ name(chosen.from) }}</b> to <b>{{ name(chosen.to) }}</b>: {{ words(chosen.jump) }}.
+        </p>
+        <table v-if="chosen && pressed.length" class="pressed">
+          <caption>
+            Pressed without waiting, from the worst that the feeders can stand: wrong frames
+          </caption>
           <thead>
             <tr>
-              <th scope="col" class="small quiet">from \ to</th>
-              <th v-for="to in one.sources" :key="to" scope="col" class="small">
-                <span>{{ name(to) }}</span>
-              </th>
+              <th scope="col">First</th>
+              <th scope="col">Then</th>
+              <th scope="col">Apart</th>
+              <th scope="col">Wrong frames</th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="(row, i) in one.rows" :key="one.sources[i]">
-              <th scope="row" class="small">{{ name(one.sources[i]!) }}</th>
-              <td v-for="(jump, j) in row" :key="one.sources[j]">
-                <button
-                  v-if="jump"
-                  type="button"
-                  class="figures"
-                  :class="[
-                    `p${Math.min(3, jump.presses)}`,
-                    { detour: jump.kind === 'detour', never: jump.kind === 'impossible' },
-                  ]"
-                  :aria-label="`From ${name(one.sources[i]!)} to ${name(one.sources[j]!)}: ${words(jump)}`"
-                  @click="choose(one.last, one.sources[i]!, one.sources[j]!, jump)"
-                >
-                  {{ jump.kind === 'impossible' ? '–' : jump.presses }}
-                </button>
-              </td>
+            <tr v-for="one in pressed" :key="`${one.order.join()}/${one.gapMs}`">
+              <td>{{ name(one.order[0]!) }}</td>
+              <td>{{ listWords(one.order.slice(1).map(name)) }}</td>
+              <td class="figures">{{ one.gapMs === 0 ? 'at once' : `${one.gapMs} ms, one hand` }}</td>
+              <td class="figures">{{ frames(one) }}</td>
             </tr>
           </tbody>
         </table>
       </div>
-    </template>
-    <p v-if="chosen" aria-live="polite">
-      From <b>{{ name(chosen.from) }}</b> to <b>{{ name(chosen.to) }}</b>: {{ words(chosen.jump) }}.
-    </p>
-    <table v-if="chosen && pressed.length" class="pressed">
-      <caption>
-        Pressed without waiting, from the worst that the feeders can stand: wrong frames
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">First</th>
-          <th scope="col">Then</th>
-          <th scope="col">Apart</th>
-          <th scope="col">Wrong frames</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="one in pressed" :key="`${one.order.join()}/${one.gapMs}`">
-          <td>{{ name(one.order[0]!) }}</td>
-          <td>{{ listWords(one.order.slice(1).map(name)) }}</td>
-          <td class="figures">{{ one.gapMs === 0 ? 'at once' : `${one.gapMs} ms, one hand` }}</td>
-          <td class="figures">{{ frames(one) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    </div>
   </section>
 </template>
 
@@ -135,6 +141,17 @@ header {
 h2 {
   font: 650 20px/1.3 var(--words);
   margin: 0;
+}
+.beside {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px 48px;
+}
+.beside > div {
+  min-width: 0;
+}
+.opened {
+  max-width: 560px;
 }
 .scroll {
   overflow: auto;
