@@ -45,14 +45,17 @@ export const random = (seed: number) => {
     return state / 4294967296
   }
 }
-/** Chains of two or three switchers, in a row or side by side, with keys at any of them; two sinks. */
-export const wild = (seed: number): { traced: Traced; state: (n: number) => ShowState } => {
+/**
+ * Chains of two or three switchers, in a row or side by side, with keys at any of them; two sinks. `unlike`: the feeder works
+ * at 25 or at 59.94 frames a second, the last one at 50.
+ */
+export const wild = (seed: number, unlike = false): { traced: Traced; state: (n: number) => ShowState } => {
   const r = random(seed)
   const pick = <T>(list: readonly T[]): T => list[Math.floor(r() * list.length)]!
   const deep = r() < 0.5
   const third = r() < 0.6
   const devices: Record<string, string> = {
-    side: 'switcher-8-hdmi 1080p50',
+    side: `switcher-8-hdmi ${unlike ? (seed % 4 < 2 ? '1080p25' : '1080p59.94') : '1080p50'}`,
     main: 'switcher-8-hdmi 1080p50',
     hall: 'screen',
     rec: 'recorder-hdmi',
