@@ -236,6 +236,30 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       c: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
     },
   }),
+  'a speaker sees her own pages, the hall the program': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      pc: 'computer 1080p59.94',
+      main: {
+        model: 'switcher-8-hdmi',
+        standard: fmt('1080p59.94'),
+        ports: { 'out-2': { feed: 'input', of: 'in-2' } },
+      },
+      hall: 'projector',
+      note: 'screen',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 5',
+      b: 'pc.hdmi-1 > main.in-2 hdmi-passive 2',
+      p: 'main.out-1 > hall.in hdmi-passive 3',
+      n: 'main.out-2 > note.in hdmi-passive 3',
+    },
+    wants: { hall: 'program', note: { feed: 'program', of: 'pc' } },
+    segments: { talk: { title: 'Talk', order: 1, opens: 'pages' } },
+    looks: {
+      pages: { title: 'Pages', order: 1, program: { main: 'in-2' }, outputs: { main: { 'out-2': 'in-2' } } },
+    },
+  }),
   'the show recorded inside its switcher, with sound': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

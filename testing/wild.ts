@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { type CableModel, LEADS } from '#core/cable'
-import { FEEDS, MODELS } from '#core/catalog'
+import { CARRIED, FEEDS, MODELS } from '#core/catalog'
 import { type Plan, emptyPlan, openPlan } from '#core/document'
 import { type VideoFormat, parseFormatLabel } from '#core/signal'
 
@@ -25,7 +25,7 @@ interface Pick {
   readonly model: string
   readonly place: string | undefined
   readonly format: VideoFormat | undefined
-  readonly feed: (typeof FEEDS)[number] | undefined
+  readonly feed: (typeof CARRIED)[number] | undefined
   readonly mode: number
   readonly nth: number
   readonly m: number | undefined
@@ -40,7 +40,7 @@ const pick: fc.Arbitrary<Pick> = fc.record({
   ),
   place: maybe(fc.constantFrom(...PLACES)),
   format: maybe(fc.constantFrom(...FORMATS)),
-  feed: maybe(fc.constantFrom(...FEEDS), 6),
+  feed: maybe(fc.constantFrom(...CARRIED), 6),
   mode: fc.nat(3),
   nth: fc.nat(11),
   m: maybe(fc.integer({ min: 1, max: 90 }), 1),

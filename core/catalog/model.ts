@@ -59,9 +59,15 @@ export const KINDS = [
 ] as const
 export type Kind = (typeof KINDS)[number]
 
-/** What an output of a switcher carries. `input` is one input, named by the port's `of` setting. */
+/** What a switcher makes, and what can be asked of one. */
 export const FEEDS = ['program', 'clean', 'preview', 'multiview'] as const
 export type Feed = (typeof FEEDS)[number]
+
+export const isFeed = (pointed: string): pointed is Feed => (FEEDS as readonly string[]).includes(pointed)
+
+/** What an output of a switcher can be pointed at; `input` is one input, named by the output's setting `of`. */
+export const CARRIED = [...FEEDS, 'input'] as const
+export type Carried = (typeof CARRIED)[number]
 
 /** A delay as a data sheet gives it: in milliseconds, or in frames of the format that leaves. */
 export interface Delay {
@@ -97,7 +103,7 @@ export interface Port {
   /** Inputs with a scaler and rate converter of their own: what that adds. */
   readonly delay?: Delay
   /** Outputs of a switcher: what they can be pointed at; the first is the factory setting. */
-  readonly feeds?: readonly Feed[]
+  readonly feeds?: readonly Carried[]
   /**
    * Channels of sound. On an output: those that the device itself makes (a camera's microphone) or that a switcher puts
    * beside the picture; on an input of a switcher: those that its mixer can open; absent, none. A sink without it is mute.

@@ -7,7 +7,7 @@ import {
   listFormats,
   parseFormatLabel,
 } from '#core/signal'
-import { FEEDS, type Model, type Port } from './model'
+import { CARRIED, type Model, type Port } from './model'
 
 // The ports of a model as rows of text, one port each, for a spreadsheet.
 
@@ -95,8 +95,8 @@ export function portsOfRows(rows: readonly Partial<Record<string, string>>[], be
     }
     const classes = listed('classes', SDI_CLASSES)
     if (!classes) return wrong('classes', SDI_CLASSES.join(' '))
-    const feeds = listed('feeds', FEEDS)
-    if (!feeds) return wrong('feeds', FEEDS.join(' '))
+    const feeds = listed('feeds', CARRIED)
+    if (!feeds) return wrong('feeds', CARRIED.join(' '))
     const takes = cell('takes') === 'standard' ? ('standard' as const) : setsOf(cell('takes'))
     if (!takes) return wrong('takes', 'standard, or formats such as 1080p50 1080i59.94')
     const makes = setsOf(cell('makes'))

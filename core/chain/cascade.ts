@@ -35,7 +35,7 @@ export function lastSwitchers(traced: Lit): DeviceNode[] {
   return last.length ? last : all
 }
 
-/** Runs from switcher to switcher that carry neither program nor clean: what the first cuts to air never gets on. */
+/** Runs from switcher to switcher that carry neither program, clean nor one input: what the first cuts to air never gets on. */
 export const astray = ({ chain, trace, runs }: Lit): Run[] =>
   runs.filter(({ links, end, beside }) => {
     const [first] = links
@@ -49,7 +49,8 @@ export const astray = ({ chain, trace, runs }: Lit): Run[] =>
       isSwitcher(to) &&
       first!.stop === undefined &&
       trace.wires.get(first!.wire.id)?.signal !== undefined &&
-      !isShow(trace.wires.get(first!.wire.id)!.signal!.feed)
+      !isShow(trace.wires.get(first!.wire.id)!.signal!.feed) &&
+      trace.wires.get(first!.wire.id)!.signal!.feed !== 'input'
     )
   })
 

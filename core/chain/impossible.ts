@@ -99,7 +99,10 @@ function has(
     case 'soundHz':
       return out && includes(port.soundHz, setting.soundHz!)
     case 'of':
-      return model.paths.some(({ format, to }) => format === 'chosen' && to.includes(portId))
+      return (
+        includes(port.feeds, 'input') ||
+        model.paths.some(({ format, to }) => format === 'chosen' && to.includes(portId))
+      )
     case 'sound':
     case 'soundDelayMs':
     case 'label':

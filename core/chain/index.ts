@@ -2,11 +2,35 @@ export { CHAIN_ANCHORS } from './anchors'
 export { astray, feeders, lastSwitchers, stranded } from './cascade'
 export { accepts, bars, carry, leadOf, lengthOf, overClass } from './carry'
 export { linkMinor, planMinor, planWatts } from './cost'
+export { runInto } from './ends'
 export { type Impossible, darkens, impossibleSettings } from './impossible'
 export { type KitLine, kitLines, kitMinor, usedOf } from './kit'
-export { deviceName, endName, runAt, runWith, socketName, stoppedBy, wireAt } from './lookup'
+export {
+  carriedRun,
+  deviceName,
+  endName,
+  pointedName,
+  pointedWords,
+  runAt,
+  runWith,
+  socketName,
+  stoppedBy,
+  wireAt,
+} from './lookup'
 export { lostDevices } from './loss'
-export { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
+export {
+  carriedBy,
+  choicesAt,
+  inputsBefore,
+  letsThrough,
+  madeBy,
+  mixedBy,
+  passed,
+  pathFrom,
+  pointEdits,
+  pointedAt,
+  tiledBy,
+} from './pass'
 export {
   type Beside,
   type DeviceNode,

@@ -1,6 +1,9 @@
-import { type LinkEnd, own } from '#core/document'
+import { isFeed } from '#core/catalog'
+import { type LinkEnd, type Pointed, own } from '#core/document'
 import type { Finding } from '#core/kernel'
-import { type Socket, gathers } from './resolve'
+import { runInto } from './ends'
+import { pointedAt } from './pass'
+import { type DeviceNode, type Socket, gathers } from './resolve'
 import type { Run } from './runs'
 import type { Stop } from './stop'
 import type { WireTrace } from './trace'
@@ -39,6 +42,34 @@ export function socketName({ node, portId, port }: Socket): string {
   if (gathers(node) && port?.number !== undefined)
     return `${node.device.name} ${port.dir === 'in' ? 'input' : 'output'} ${port.number}`
   return `${node.device.name} ${port?.title ?? portId}`
+}
+
+/** What an output is pointed at, in words: "program", "input 3". */
+export function pointedWords({ model }: Pick<DeviceNode, 'model'>, pointed: Pointed): string {
+  if (isFeed(pointed)) return pointed
+  const port = own(model.ports, pointed)
+  return port?.number === undefined ? (port?.title ?? pointed) : `input ${port.number}`
+}
+
+/** What an output is pointed at: a feed, or an input with what comes in there. */
+export function pointedName(traced: Traced, node: DeviceNode, pointed: Pointed): string {
+  const run = isFeed(pointed) ? undefined : runInto(traced, { device: node.id, port: pointed })
+  const from = run?.origin && deviceName(traced, run.origin.device)
+  return `${pointedWords(node, pointed)}${from ? `, ${from}` : ''}`
+}
+
+/** The run that a run carries in truth: of an output that is pointed at one input, what comes in there. */
+export function carriedRun(traced: Traced, run: Run): Run | undefined {
+  let carried: Run | undefined = run
+  const passed = new Set<string>()
+  while (carried?.origin && carried.links[0]?.signal?.feed === 'input') {
+    const { device, port } = carried.origin
+    const pointed = pointedAt(traced.chain.nodes.get(device)!, port)
+    if (passed.has(device) || pointed === undefined) return undefined
+    passed.add(device)
+    carried = runInto(traced, { device, port: pointed })
+  }
+  return carried
 }
 
 export function endName({ chain }: Traced, end: LinkEnd): string {

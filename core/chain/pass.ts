@@ -1,5 +1,5 @@
-import type { Path, Port } from '#core/catalog'
-import { type PortSetting, own } from '#core/document'
+import { type Carried, type Path, type Port, isFeed, type Feed } from '#core/catalog'
+import { type PortSetting, type Pointed, own, type Edit, setEdit } from '#core/document'
 import { type Coding, raster, setsContain } from '#core/signal'
 import { type DeviceNode, outputFormat } from './resolve'
 import { type Signal, addDelay, delayMs } from './signal'
@@ -51,7 +51,7 @@ export function mixedBy(node: DeviceNode, path: Path, portId: string): Signal | 
   const port = own(node.model.ports, portId)
   if (!port || !node.standard) return undefined
   const end = { device: node.id, port: portId }
-  const feed = own(node.device.ports, portId)?.feed ?? port.feeds?.[0]
+  const feed = carriedBy(node, portId)
   return {
     format: node.standard,
     coding: port.coding ?? USUAL_CODING,
@@ -92,9 +92,44 @@ export function pathFrom(node: DeviceNode, portId: string): Path | undefined {
     : path
 }
 
+/** What an output of a switcher is pointed at, by its setting and else by its model; undefined for other outputs. */
+export const carriedBy = (
+  { device, model }: Pick<DeviceNode, 'device' | 'model'>,
+  portId: string,
+): Carried | undefined => own(device.ports, portId)?.feed ?? own(model.ports, portId)?.feeds?.[0]
+
+/** The same as a moment has it: a feed, or the input that it shows. */
+export function pointedAt(node: Pick<DeviceNode, 'device' | 'model'>, portId: string): Pointed | undefined {
+  const carried = carriedBy(node, portId)
+  const path = node.model.paths.find(({ to }) => to.includes(portId))
+  return carried === 'input' && path ? inputsBefore(node, path, portId)[0] : carried
+}
+
+/** All that an output of a switcher can be pointed at: feeds, and inputs where it can carry one. */
+export function choicesAt({ model }: Pick<DeviceNode, 'model'>, portId: string): Pointed[] {
+  const feeds = own(model.ports, portId)?.feeds ?? []
+  const inputs = model.paths.find(({ format, to }) => format === 'standard' && to.includes(portId))?.from ?? []
+  return [...feeds.filter(isFeed), ...(feeds.includes('input') ? inputs : [])]
+}
+
+/** Sets what an output of a switcher is pointed at. */
+export function pointEdits(
+  { id, device }: Pick<DeviceNode, 'id' | 'device'>,
+  portId: string,
+  pointed: Pointed,
+): Edit[] {
+  const at = ['devices', id, 'ports', portId] as const
+  const input = isFeed(pointed) ? undefined : pointed
+  return [
+    setEdit([...at, 'feed'], input === undefined ? (pointed as Feed) : 'input'),
+    ...(input === undefined && own(device.ports, portId)?.of === undefined ? [] : [setEdit([...at, 'of'], input)]),
+  ]
+}
+
 /** The inputs that an output of a path can show as it is set. */
-export function inputsBefore({ device, model }: DeviceNode, path: Path, outId: string): readonly string[] {
-  if (path.format !== 'chosen') return path.from
+export function inputsBefore(node: Pick<DeviceNode, 'device' | 'model'>, path: Path, outId: string): readonly string[] {
+  const { device, model } = node
+  if (path.format !== 'chosen' && !(path.format === 'standard' && carriedBy(node, outId) === 'input')) return path.from
   const chosen =
     own(device.ports, outId)?.of ??
     path.from.find(id => model.ports[id]?.number === model.ports[outId]?.number) ??

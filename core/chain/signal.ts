@@ -1,4 +1,4 @@
-import type { Delay, Feed } from '#core/catalog'
+import type { Carried, Delay } from '#core/catalog'
 import type { LinkEnd } from '#core/document'
 import {
   type Aspect,
@@ -29,7 +29,7 @@ export interface Signal {
   /** The output whose setting decided the format: the origin, or a scaler on the way. */
   readonly setBy: LinkEnd
   /** What a switcher's output carries; absent for sources. */
-  readonly feed?: Feed
+  readonly feed?: Carried
   /** Since the origin, the origin's own delay included. */
   readonly delay: DelayMs
   readonly range: Range

@@ -42,6 +42,8 @@ export type Stop =
   | { readonly why: 'dead-end' }
   /** Goes into a matrix of which no output is set to show it. */
   | { readonly why: 'unchosen' }
+  /** Its output is pointed at this input, in which nothing is plugged but what comes from there. */
+  | { readonly why: 'empty'; readonly input: string }
   /** Comes from a device that no source reaches: the first device without an input, or a ring. */
   | { readonly why: 'no-source'; readonly device: string }
 

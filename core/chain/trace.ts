@@ -3,7 +3,7 @@ import { own } from '#core/document'
 import { type VideoFormat, differsBy1001, setsContain } from '#core/signal'
 import { type CableFigures, accepts, bars, carry, joins, leadOf, lengthOf, overClass, tooShort } from './carry'
 import { darkens, impossibleSettings } from './impossible'
-import { inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, tiledBy } from './pass'
+import { carriedBy, inputsBefore, letsThrough, madeBy, mixedBy, passed, pathFrom, pointedAt, tiledBy } from './pass'
 import {
   type Beside,
   type Chain,
@@ -92,9 +92,11 @@ export function trace(chain: Chain): Trace {
     if (gathers(node)) {
       const before = lit.get(node.id) ?? 0
       lit.set(node.id, before + 1)
-      if (before > 0) return
       for (const path of node.model.paths) {
         for (const outId of path.to) {
+          const shown = inputsBefore(node, path, outId)
+          // An output that carries one input is lit by that one; the others by the first that comes.
+          if (shown.length === 1 && shown !== path.from ? shown[0] !== portId : before > 0) continue
           const out =
             path.format === 'standard'
               ? mixedBy(node, path, outId)
@@ -217,7 +219,7 @@ function plugged(chain: Chain, wire: Wire, beside: Beside): WireTrace {
 function missingSource(chain: Chain, wire: Wire): Stop | undefined {
   const { node, portId } = wire.from!
   if (node.model.role === 'source') return { why: 'no-source', device: node.id }
-  if (gathers(node)) {
+  if (gathers(node) && carriedBy(node, portId) !== 'input') {
     const fed = portsOf(node.model, 'in').some(([id]) => chain.entering.has(socketKey(node.id, id)))
     const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
     return !fed && first === wire ? { why: 'no-source', device: node.id } : undefined
@@ -227,6 +229,7 @@ function missingSource(chain: Chain, wire: Wire): Stop | undefined {
     .flatMap(path => inputsBefore(node, path, portId))
   const feeding = inputs.flatMap(id => chain.entering.get(socketKey(node.id, id)) ?? [])
   if (feeding.length > 0) return undefined
+  if (gathers(node)) return { why: 'empty', input: inputs[0]! }
   const first = portsOf(node.model, 'out').flatMap(([id]) => chain.leaving.get(socketKey(node.id, id)) ?? [])[0]
   return first === wire ? { why: 'no-source', device: node.id } : undefined
 }
@@ -261,8 +264,12 @@ function nameRings(chain: Chain, wires: Map<string, WireTrace>): void {
       .filter(({ id, past }) => past.size === 0 || past.has(id))
       .sort((a, b) => a.past.size - b.past.size || (a.id < b.id ? -1 : 1))
     const first = wires.get(root!.id)!
-    const { node } = first.wire.from!
-    wires.set(first.wire.id, { ...first, stop: { why: 'no-source', device: node.id } })
+    const { node, portId } = first.wire.from!
+    const input = carriedBy(node, portId) === 'input' ? pointedAt(node, portId) : undefined
+    wires.set(first.wire.id, {
+      ...first,
+      stop: input === undefined ? { why: 'no-source', device: node.id } : { why: 'empty', input },
+    })
     explain(first.wire)
     leavingOf(node).forEach(explain)
   }

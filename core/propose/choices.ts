@@ -13,7 +13,7 @@ import { type LinkEnd, type PortSetting, own } from '#core/document'
 import { isGrave } from '#core/kernel'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel, listFormats, sameFormat } from '#core/signal'
 import { Draft } from './draft'
-import { followLooks } from './looks'
+import { followInputs } from './follow'
 import { feederSwitcher } from './grow'
 import {
   connectControl,
@@ -282,7 +282,7 @@ function inputChoices(traced: Traced, at: WireTrace): Proposal[] {
     draft.move(at.wire.id, 'to', { device: to.node.id, port: other.to!.portId }, at.wire.link.adapters?.to)
     draft.move(other.id, 'to', mine, other.link.adapters?.to)
     const theirs: LinkEnd = { device: to.node.id, port: other.to!.portId }
-    followLooks(draft, traced.plan, [
+    followInputs(draft, traced.plan, [
       { from: mine, to: theirs },
       { from: theirs, to: mine },
     ])

@@ -1,5 +1,17 @@
-import type { Feed } from '#core/catalog'
-import { type Run, type Socket, type Traced, type WireTrace, isSwitcher, lastSwitchers } from '#core/chain'
+import { type Carried, type Feed, isFeed } from '#core/catalog'
+import {
+  type Run,
+  type Socket,
+  type Traced,
+  type WireTrace,
+  isSwitcher,
+  lastSwitchers,
+  carriedRun,
+  choicesAt,
+  pointEdits,
+  pointedWords,
+  runInto,
+} from '#core/chain'
 import { type Want, own } from '#core/document'
 import type { Finding } from '#core/kernel'
 import { Draft } from './draft'
@@ -25,7 +37,7 @@ export function outputsAreFull(traced: Traced, feed: Feed): boolean {
 }
 
 /** What the run's output is pointed at; undefined for a source's picture. */
-export function feedOf(traced: Traced, { links }: Run): Feed | undefined {
+export function feedOf(traced: Traced, { links }: Run): Carried | undefined {
   const from = links[0]?.wire.from
   return from && signalAt(traced, from)?.feed
 }
@@ -91,5 +103,26 @@ export function feedInto(
     .flatMap(run => loopsBehind(traced, run.links.at(-1)!))
     .flatMap(output => connectTo(traced, output, inputs, `Loop it through ${output.node.device.name} to`).slice(0, 1))
   const split: Proposal[] = feeding.flatMap(first => splitOff(traced, first, inputs, 'Put in'))
-  return [...free, ...looped.slice(0, 2), ...split.slice(0, 2)]
+  return [...singleInto(traced, of, inputs, span).slice(0, 2), ...free, ...looped.slice(0, 2), ...split.slice(0, 2)]
+}
+
+/** One source by itself, from an output that can be pointed at the input to which it comes. */
+function singleInto(traced: Traced, of: string | undefined, inputs: readonly Socket[], span: Span): Proposal[] {
+  if (of === undefined || traced.chain.nodes.get(of)?.model.role !== 'source') return []
+  const outputs = [...traced.chain.nodes.values()].filter(isSwitcher).flatMap(node => freeSockets(traced, node, 'out'))
+  return outputs.flatMap(output => {
+    const { node, portId, port } = output
+    const input = choicesAt(node, portId).find(choice => {
+      const run = isFeed(choice) ? undefined : runInto(traced, { device: node.id, port: choice })
+      return run?.lit && carriedRun(traced, run)?.origin?.device === of
+    })
+    if (input === undefined) return []
+    const lead = `Point ${node.device.name} output ${port!.number ?? portId} at ${pointedWords(node, input)}, and lead it to`
+    return connectTo(traced, output, inputs, 'Connect to', span)
+      .slice(0, 1)
+      .map(({ title, edits }) => ({
+        title: title.replace('Connect to', lead).slice(0, 120),
+        edits: [...pointEdits(node, portId, input), ...edits],
+      }))
+  })
 }

@@ -1,4 +1,4 @@
-import { type Feed, MODELS, type Model, type Port, carriesPicture, portsOf } from '#core/catalog'
+import { type Feed, MODELS, type Model, type Port, carriesPicture, portsOf, type Carried } from '#core/catalog'
 import {
   type DeviceNode,
   type Socket,
@@ -73,12 +73,13 @@ export function swapSwitcher(traced: Traced, switcher: DeviceNode, id: string, r
   const moved: [Wire, 'from' | 'to', string][] = []
   const settings: Record<string, PortSetting> = {}
   const taken = new Set<string>()
+  const renamed = new Map<string, string>()
   for (const dir of ['in', 'out'] as const) {
     for (const [portId, port] of portsOf(switcher.model, dir)) {
       const wires = (dir === 'in' ? chain.entering : chain.leaving).get(socketKey(switcher.id, portId)) ?? []
       const set = own(switcher.device.ports, portId)
       if (wires.length === 0 && !set) continue
-      const feed: Feed | undefined = dir === 'out' ? (set?.feed ?? port.feeds?.[0]) : undefined
+      const feed: Carried | undefined = dir === 'out' ? (set?.feed ?? port.feeds?.[0]) : undefined
       const there = portsOf(row, dir).filter(
         ([other, candidate]) =>
           !taken.has(other) &&
@@ -92,8 +93,14 @@ export function swapSwitcher(traced: Traced, switcher: DeviceNode, id: string, r
         return undefined
       }
       taken.add(next[0])
+      renamed.set(portId, next[0])
       for (const wire of wires) if (next[0] !== portId) moved.push([wire, dir === 'in' ? 'to' : 'from', next[0]])
-      const kept = { ...set, ...(feed && feed !== next[1].feeds?.[0] ? { feed } : {}) }
+      const of = set?.of === undefined ? undefined : (renamed.get(set.of) ?? set.of)
+      const kept = {
+        ...set,
+        ...(of === undefined ? {} : { of }),
+        ...(feed && feed !== next[1].feeds?.[0] ? { feed } : {}),
+      }
       if (Object.keys(kept).length) settings[next[0]] = kept
     }
   }

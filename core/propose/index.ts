@@ -21,6 +21,7 @@ export {
   connectControl,
   connectTo,
   direct,
+  feedChoices,
   formatsTaken,
   freeInputs,
   freeOutputs,
@@ -45,7 +46,7 @@ export {
   waysFor,
   waysReaching,
 } from './offers'
-export { followLooks } from './looks'
+export { followInputs } from './follow'
 export { isRadio, swapRadio } from './radio'
 export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPinned, tryEdits } from './remedy'
 export { after, removeRun } from './removal'

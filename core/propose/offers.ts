@@ -1,5 +1,14 @@
 import { type CableModel, choosePieces, cutLengthM, pieceSumM } from '#core/cable'
-import { type Feed, MODELS, type Model, type Port, carriesPicture, makesInAnyMode, portsOf } from '#core/catalog'
+import {
+  type Feed,
+  MODELS,
+  type Model,
+  type Port,
+  carriesPicture,
+  makesInAnyMode,
+  portsOf,
+  isFeed,
+} from '#core/catalog'
 import {
   type DeviceNode,
   type Signal,
@@ -18,12 +27,17 @@ import {
   takesAnyEnd,
   wiresAt,
   tiledBy,
+  pointedAt,
+  pointedWords,
+  runInto,
+  choicesAt,
+  pointEdits,
 } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
 import { RATE_TEXTS, type VideoFormat, formatLabel, listFormats, rate, sameFormat, setsContain } from '#core/signal'
 import { listWords } from '#core/words'
 import { Draft } from './draft'
-import { followLooks } from './looks'
+import { followInputs } from './follow'
 import type { Proposal } from './rule'
 import { waysBetween } from './search'
 import { type Span, type Way, adaptersFor, allLeads, allModels, layWay, shortTitle, wayTitle } from './ways'
@@ -202,7 +216,7 @@ export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket
   return inputs.flatMap(socket => {
     const to: LinkEnd = { device: socket.node.id, port: socket.portId }
     const follow = (draft: Draft) => {
-      if (alone) followLooks(draft, plan, [{ from, to }])
+      if (alone) followInputs(draft, plan, [{ from, to }])
     }
     const out = at.wire.from?.port
     if (!out || !socket.port || !at.signal) return []
@@ -513,16 +527,13 @@ export function swapBox(traced: Traced, node: DeviceNode, most = 2): Proposal[] 
     .slice(0, most + 2)
 }
 
-/** What an output of a switcher could be pointed at instead. */
-export function feedChoices({ plan }: Traced, node: DeviceNode, portId: string): Proposal[] {
-  const port = own(node.model.ports, portId)
-  const now = own(node.device.ports, portId)?.feed ?? port?.feeds?.[0]
-  return (port?.feeds ?? [])
-    .filter(feed => feed !== now)
-    .map(feed => {
-      const draft = new Draft(plan)
-      draft.set(['devices', node.id, 'ports', portId, 'feed'], feed)
-      return { title: `Point it at ${feed}`, edits: draft.edits }
+/** What an output of a switcher could be pointed at instead: its feeds, and each input that shows a picture. */
+export function feedChoices(traced: Traced, node: DeviceNode, portId: string): Proposal[] {
+  const now = pointedAt(node, portId)
+  return choicesAt(node, portId)
+    .filter(choice => choice !== now && (isFeed(choice) || runInto(traced, { device: node.id, port: choice })?.lit))
+    .map(choice => {
+      return { title: `Point it at ${pointedWords(node, choice)}`, edits: pointEdits(node, portId, choice) }
     })
 }
 

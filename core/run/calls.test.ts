@@ -1,10 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { isSwitcher, lastSwitchers, tracedOf } from '#core/chain'
+import { isSwitcher, lastSwitchers, tracedOf, runInto } from '#core/chain'
 import { SOAK } from '../../testing/soak'
 import { wildPlans } from '../../testing/wild'
 import { callsOf } from './calls'
-import { runInto } from './ends'
 
 describe('one number for each source', () => {
   it('is no other’s, whatever the plan, and a source keeps that of its key at the last switcher', () => {

@@ -1,7 +1,6 @@
 import { carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, lastSwitchers, runInto } from '#core/chain'
 import { fact } from '#core/kernel'
-import { runInto } from './ends'
 
 /** The inputs of a switcher that take pictures, in the order of their numbers, with what comes in. */
 function fedInputs(traced: Traced, node: DeviceNode): { number: number; from: DeviceNode }[] {

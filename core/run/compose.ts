@@ -1,7 +1,16 @@
-import { type Feed, type KeyKind, type Model, TAPS, type TapLayer, carriesPicture, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
+import {
+  type Feed,
+  type KeyKind,
+  type Model,
+  TAPS,
+  type TapLayer,
+  carriesPicture,
+  mixOf,
+  portsOf,
+  isFeed,
+} from '#core/catalog'
+import { type DeviceNode, type Traced, gathers, isSwitcher, runInto, pointedAt } from '#core/chain'
 import { BLACK, type Content, type LinkEnd, type Overlay, cutOf, own, screenOf } from '#core/document'
-import { runInto } from './ends'
 import { type MixState, type Seeing, type ShowState, atRest } from './state'
 import { storesOf } from './stores'
 import type { Layer, Picture, Tile } from './tree'
@@ -16,7 +25,7 @@ export function pictureAt(
   const run = runInto(traced, end)
   const instead = 'mixers' in state ? undefined : state.instead?.(end)
   if (instead) return instead
-  return run?.lit && run.origin ? pictureFrom(traced, state, run.origin, run.links[0]?.signal?.feed, through) : NONE
+  return run?.lit && run.origin ? pictureFrom(traced, state, run.origin, through) : NONE
 }
 
 export const NONE: Picture = { of: 'none' }
@@ -27,7 +36,6 @@ export function pictureFrom(
   traced: Traced,
   given: ShowState | Seeing,
   { device, port }: LinkEnd,
-  set: Feed | undefined,
   through: readonly string[] = [],
 ): Picture {
   const node = traced.chain.nodes.get(device)!
@@ -49,8 +57,11 @@ export function pictureFrom(
     }
   }
   if (!isSwitcher(node)) return tiles(traced, seeing, node, inner)
-  const feed = seeing.feed(device, port) ?? set ?? 'program'
-  return feed === 'multiview' ? multiview(traced, seeing, node, inner) : mixed(traced, seeing, node, feed, inner)
+  const pointed = seeing.feed(device, port) ?? pointedAt(node, port) ?? 'program'
+  if (pointed === 'multiview') return multiview(traced, seeing, node, inner)
+  // One input by itself: nothing of the mix, no key and no fade lies before that tap.
+  if (!isFeed(pointed)) return pictureAt(traced, seeing.into(device, pointed), { device, port: pointed }, inner)
+  return mixed(traced, seeing, node, pointed, inner)
 }
 
 /** The layers before a tap of a model, bottom first. */

@@ -1,7 +1,6 @@
 export { callsOf } from './calls'
 export { TICKS_PER_MS, TICKS_PER_S, frameTicks } from './clock'
 export { fillInput, linkTo, makesGraphics, pictureAt, pictureFrom, shownIn, unfitIn, tapOf } from './compose'
-export { runInto } from './ends'
 export { type Gate, type SoundWay, doubled, gateAt, waysTo } from './heard'
 export { type Fault, Judge } from './judge'
 export { type Jump, type Pressed, jumpsOf, pressedOf } from './jumps'

@@ -1,5 +1,5 @@
-import type { Feed, Mix, Transition } from '#core/catalog'
-import { OFF, type Opening } from '#core/document'
+import type { Mix, Transition } from '#core/catalog'
+import { OFF, type Opening, type Pointed } from '#core/document'
 import type { MixState, Stores } from './state'
 
 /** What a hand or a plan asks of one switcher. */
@@ -20,7 +20,7 @@ export type Command =
   /** A keyer on with an overlay, or off, at once or over some frames. */
   | { readonly do: 'key'; readonly keyer: string; readonly overlay: string | undefined; readonly frames?: number }
   | { readonly do: 'fade'; readonly to: boolean; readonly frames: number }
-  | { readonly do: 'output'; readonly port: string; readonly feed: Feed }
+  | { readonly do: 'output'; readonly port: string; readonly feed: Pointed }
   /** The still of an overlay into a store, which takes as long as the model says. */
   | { readonly do: 'load'; readonly store: string; readonly overlay: string }
   /** How an input is opened in its sound mixer. */
@@ -67,7 +67,7 @@ export interface Machine {
   readonly faded: boolean
   readonly fading?: Ramp & { readonly to: boolean }
   readonly running?: Running
-  readonly outputs: Readonly<Record<string, Feed>>
+  readonly outputs: Readonly<Record<string, Pointed>>
   /** By input: as it was opened since the run began. */
   readonly sound?: Readonly<Record<string, Opening>>
   readonly stores?: Stores

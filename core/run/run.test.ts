@@ -70,6 +70,35 @@ describe('what is seen', () => {
       'main[side[a] + c box + pc caption luma]',
     )
   })
+  it('is one input by itself where an output is pointed at it, through no key and no fade, by setting and by look', () => {
+    const own = { 'out-2': { feed: 'input', of: 'in-2' } } as const
+    const pointed = chain({
+      overlays,
+      devices: {
+        ...chain().devices,
+        main: { ...chain().devices.main!, ports: own },
+      },
+    })
+    const over = { ...base, keys: { main: { '2': 'names' } }, faded: { main: true } }
+    expect(line(see(pointed, over, 'rec'))).toBe('c')
+    expect(line(see(pointed, over, 'hall'))).toBe('black')
+    // Input 1 is what the feeder shows; nobody need cut to it.
+    const side = { program: { side: 'in-2', main: 'in-3' }, outputs: { main: { 'out-2': 'in-1' } } }
+    expect(line(see(chain(), { ...base, ...side }, 'rec'))).toBe('side[b]')
+    expect(line(see(chain(), { ...base, outputs: { main: { 'out-2': 'in-7' } } }, 'rec'))).toBe('none')
+    expect(line(see(pointed, { ...base, outputs: { main: { 'out-2': 'program' } } }, 'rec'))).toBe('main[side[a]]')
+    // Without the camera at its input that output is dark, while the others are lit by the rest.
+    const lit = (links: string[]) => {
+      const kept = Object.fromEntries(Object.entries(pointed.links).filter(([id]) => !links.includes(id)))
+      const traced = tracedOf({ ...pointed, links: kept })
+      return ['h', 'r'].map(id => traced.trace.wires.get(id)!.arrives)
+    }
+    expect([lit([]), lit(['c']), lit(['a', 'b', 'p'])]).toEqual([
+      [true, true],
+      [true, false],
+      [true, true],
+    ])
+  })
   it('is black at program while faded, and not in a clean feed, whose tap lies before', () => {
     const look = { ...base, faded: { main: true } }
     expect(line(see(chain(), look, 'hall'))).toBe('black')

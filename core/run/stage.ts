@@ -1,8 +1,7 @@
 import { carriesPicture, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, lastSwitchers, runInto } from '#core/chain'
 import { type Box, own } from '#core/document'
 import type { Layer, Picture } from './tree'
-import { runInto } from './ends'
 import { type ShowState, taken } from './state'
 
 /** The most ways of one source to one switcher that are told. */

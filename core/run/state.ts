@@ -1,7 +1,6 @@
-import { type Feed, carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
-import { type Content, type LinkEnd, type Look, OFF, type Opening, own } from '#core/document'
-import { runInto } from './ends'
+import { carriesPicture, portsOf } from '#core/catalog'
+import { type DeviceNode, type Traced, isSwitcher, runInto } from '#core/chain'
+import { type Content, type LinkEnd, type Look, OFF, type Opening, own, type Pointed } from '#core/document'
 import type { ClipShown, Picture } from './tree'
 
 /** By store, counted from 1: the overlay whose still stands in it. */
@@ -41,7 +40,7 @@ export interface MixState {
 export interface Seeing {
   readonly mixer: (device: string) => MixState | undefined
   /** What an output is pointed at, where that is not as the plan sets it. */
-  readonly feed: (device: string, port: string) => Feed | undefined
+  readonly feed: (device: string, port: string) => Pointed | undefined
   readonly content: (device: string) => Content | undefined
   /** What an input shows in place of what comes to it: it lost its signal. */
   readonly instead?: (end: LinkEnd) => Picture | undefined
@@ -69,7 +68,7 @@ export function atRest(state: ShowState): Seeing {
 export interface ShowState {
   readonly mixers: Readonly<Record<string, MixState>>
   /** By device and output. */
-  readonly outputs: Readonly<Record<string, Readonly<Record<string, Feed>>>>
+  readonly outputs: Readonly<Record<string, Readonly<Record<string, Pointed>>>>
   /** By device and input. */
   readonly sound: Readonly<Record<string, Readonly<Record<string, Opening>>>>
   /** By source. */

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { number, string } from 'yup'
 import { CATALOGUE_CURRENCY, bodyOf, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
+import { choicesAt, pointEdits, pointedAt, pointedWords } from '#core/chain'
 import { EVERYWHERE, type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
@@ -38,6 +39,10 @@ const formatsOf = (port: string) => listFormats(makesOf(model.value, port, devic
 const formatNow = (port: string): string => {
   const format = device.value.ports?.[port]?.format
   return format ? formatLabel(format) : (formatsOf(port)[0] ?? '')
+}
+async function point(port: string, pointed: string): Promise<void> {
+  const words = `${device.value.name} ${model.value.ports[port]!.title} carries ${pointedWords({ model: model.value }, pointed)}`
+  await store.commit(words.slice(0, 120), pointEdits({ id: props.deviceId, device: device.value }, port, pointed))
 }
 async function setMode(mode: string): Promise<void> {
   // What the new mode cannot make is left to it.
@@ -172,13 +177,12 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
             v-if="port.feeds && port.feeds.length > 1"
             class="pick"
             :aria-label="`${port.title} carries`"
-            :value="device.ports?.[id]?.feed ?? port.feeds[0]"
-            @change="
-              event =>
-                set(['ports', id, 'feed'], chosenIn(event), `${device.name} ${port.title} carries ${chosenIn(event)}`)
-            "
+            :value="pointedAt({ device, model }, id)"
+            @change="event => point(id, chosenIn(event))"
           >
-            <option v-for="feed in port.feeds" :key="feed">{{ feed }}</option>
+            <option v-for="one in choicesAt({ model }, id)" :key="one" :value="one">
+              {{ pointedWords({ model }, one) }}
+            </option>
           </select>
           <span v-else-if="port.feeds" class="figures">{{ port.feeds[0] }}</span>
           <PortTraits

@@ -119,7 +119,7 @@ const choices = computed<readonly Choice[]>(() => {
     list.push({
       field: 'of',
       label: 'input',
-      value: inputsBefore({ id: '', device, model, standard: undefined }, matrix, id)[0]!,
+      value: inputsBefore({ device, model }, matrix, id)[0]!,
       options: portsOf(model, 'in')
         .filter(([input]) => matrix.from.includes(input))
         .map(([value, { title }]) => ({ value, title: `shows ${title}` })),

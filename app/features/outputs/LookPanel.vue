@@ -18,6 +18,7 @@ const mixers = computed(() =>
   props.audience.through.flatMap(id => props.seen.mixers.find(({ device }) => device === id) ?? []),
 )
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
+const titleIn = (event: Event): string => (event.target as HTMLSelectElement).selectedOptions[0]?.text ?? ''
 const overlay = (id: string | undefined): string => (id === undefined ? 'off' : (props.plan.overlays[id]?.title ?? id))
 const inputName = (device: string, port: string | undefined): string =>
   port === BLACK
@@ -137,17 +138,17 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
           :aria-label="`${mixer.name} ${out.name}`"
           :value="look?.outputs?.[mixer.device]?.[out.port] ?? ''"
           @change="
-            event => set(['outputs', mixer.device, out.port], valueIn(event), `${out.name} carries ${valueIn(event)}`)
+            event => set(['outputs', mixer.device, out.port], valueIn(event), `${out.name} carries ${titleIn(event)}`)
           "
         >
           <option value="">
             {{
               look?.outputs?.[mixer.device]?.[out.port] === undefined
-                ? `stays ${instant.outputs[mixer.device]?.[out.port] ?? out.feed}`
+                ? `stays ${out.feeds.find(({ value }) => value === instant.outputs[mixer.device]?.[out.port])?.title ?? out.feed}`
                 : 'as before'
             }}
           </option>
-          <option v-for="feed in out.feeds" :key="feed" :value="feed">{{ feed }}</option>
+          <option v-for="feed in out.feeds" :key="feed.value" :value="feed.value">{{ feed.title }}</option>
         </select>
       </label>
     </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
+import { pointEdits } from '#core/chain'
 import { setEdit } from '#core/document'
 import type { Strip, StripInput } from '#core/features/switcher'
 import { parseFormatLabel } from '#core/signal'
@@ -79,8 +80,14 @@ const offAir = (): void =>
     atInput.value!.offAir ? undefined : true,
     atInput.value!.offAir ? 'Lets it on air again' : 'Keeps it off the air',
   )
-const feed = (port: string, value: string): void =>
-  set(['ports', port, 'feed'], value, `${strip.value!.name} carries ${value}`)
+const feed = (port: string, event: Event): void => {
+  const { value, selectedOptions } = event.target as HTMLSelectElement
+  const { device, name } = strip.value!
+  void store.commit(
+    `${name} carries ${selectedOptions[0]!.text}`.slice(0, 120),
+    pointEdits({ id: device, device: store.plan!.devices![device]! }, port, value),
+  )
+}
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 
 const acts = computed(() => [...new Set(strip.value?.mix?.surfaces.flatMap(({ reaches }) => reaches) ?? [])])
@@ -286,10 +293,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
               v-if="each.feeds.length > 1"
               class="pick"
               :aria-label="`${each.title} carries`"
-              :value="each.feed"
-              @change="event => feed(each.port, valueIn(event))"
+              :value="each.pointed"
+              @change="event => feed(each.port, event)"
             >
-              <option v-for="one in each.feeds" :key="one" :value="one">{{ one }}</option>
+              <option v-for="one in each.feeds" :key="one.value" :value="one.value">{{ one.title }}</option>
             </select>
             <span v-else>{{ each.feed ?? each.title }}</span>
             <span class="small quiet cut">{{ each.to.length ? listWords(each.to) : 'nobody' }}</span>

@@ -1,5 +1,5 @@
 import type { Coding, FormatSet, RateText, Scan, SdiClass } from '#core/signal'
-import type { Delay, Feed, Kind, Model, Path, Port } from '../model'
+import { type Delay, type Kind, type Model, type Path, type Port, type Carried } from '../model'
 
 // What rows of the catalogue are put together from. Figures are planning values.
 export const R24: RateText = '24000/1001'
@@ -155,7 +155,7 @@ export const lineIn = (title: string, connector: keyof typeof SOUND_TITLES, chan
 })
 
 export const repeat = (count: number, port: Port): Port[] => Array.from({ length: count }, () => port)
-export const feeds = (...names: Feed[]): Partial<Port> => ({ feeds: names })
+export const feeds = (...names: Carried[]): Partial<Port> => ({ feeds: names })
 export const STRICT: Partial<Port> = { takes: 'standard' }
 
 /** A one-in one-out device, or one in and several alike out. */

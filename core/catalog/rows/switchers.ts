@@ -71,7 +71,7 @@ const ROWS: Record<string, Model> = {
       sdi('out', 'SDI out', feeds('program')),
       sdi('out', 'SDI out', feeds('program', 'clean', 'preview')),
       hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')),
-      hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview', 'multiview')),
+      hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview', 'multiview', 'input')),
     ],
     { 'sound-1': lineIn('Sound in 1', 'jack', 2), 'sound-2': sound('in', 'Sound in 2', 'xlr', 1) },
     frames(1, 1.5, 2),
@@ -96,7 +96,7 @@ const ROWS: Record<string, Model> = {
     repeat(8, hdmi('in', 'HDMI in', 340, { takes: [ALL_1080P, ALL_1080I, ALL_720P], delay: frames(1, 1.5, 2) })),
     [
       hdmi('out', 'HDMI out', 165, feeds('program')),
-      hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview', 'multiview')),
+      hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview', 'multiview', 'input')),
       hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')),
     ],
     { 'sound-1': sound('in', 'Sound in 1', 'mini-jack', 2), 'sound-2': sound('in', 'Sound in 2', 'mini-jack', 2) },
@@ -108,7 +108,7 @@ const ROWS: Record<string, Model> = {
     'Switcher, 12 SDI inputs, strict, two multiviews',
     repeat(12, sdi('in', 'SDI in', STRICT)),
     [
-      ...repeat(4, sdi('out', 'SDI out', feeds('program', 'clean', 'preview'))),
+      ...repeat(4, sdi('out', 'SDI out', feeds('program', 'clean', 'preview', 'input'))),
       sdi('out', 'SDI out', feeds('multiview', 'program')),
       hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')),
     ],
@@ -122,8 +122,8 @@ const ROWS: Record<string, Model> = {
       'Switcher, 4 HDMI inputs, strict, up to 2160p29.97',
       repeat(4, hdmi('in', 'HDMI in', 340, STRICT)),
       [
-        hdmi('out', 'HDMI out', 340, feeds('program', 'clean')),
-        hdmi('out', 'HDMI out', 340, feeds('program', 'clean', 'preview')),
+        hdmi('out', 'HDMI out', 340, feeds('program', 'clean', 'input')),
+        hdmi('out', 'HDMI out', 340, feeds('program', 'clean', 'preview', 'input')),
         hdmi('out', 'HDMI out', 340, feeds('multiview', 'program')),
       ],
       { 'sound-1': lineIn('Sound in', 'xlr', 2) },
@@ -194,7 +194,7 @@ const ROWS: Record<string, Model> = {
     'Switcher, 8 SDI inputs that take level A alone, strict, multiview',
     repeat(8, sdi('in', 'SDI in', { ...STRICT, levels: ['A'] })),
     [
-      ...repeat(3, sdi('out', 'SDI out', feeds('program', 'clean', 'preview'))),
+      ...repeat(3, sdi('out', 'SDI out', feeds('program', 'clean', 'preview', 'input'))),
       hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')),
     ],
     { 'sound-1': microphoneIn('Sound in 1'), 'sound-2': microphoneIn('Sound in 2') },
@@ -208,7 +208,7 @@ const ROWS: Record<string, Model> = {
       repeat(4, sdi('in', 'SDI in, four links,', { ...STRICT, connector: 'bnc-4', divisions: ['square'] })),
       [
         sdi('out', 'SDI out, four links,', { ...feeds('program', 'clean'), connector: 'bnc-4', divisions: ['square'] }),
-        hdmi('out', 'HDMI out', 600, feeds('program', 'clean', 'preview')),
+        hdmi('out', 'HDMI out', 600, feeds('program', 'clean', 'preview', 'input')),
         hdmi('out', 'HDMI out', 600, feeds('multiview', 'program')),
       ],
       { 'sound-1': microphoneIn('Sound in 1'), 'sound-2': microphoneIn('Sound in 2') },
@@ -223,7 +223,7 @@ const ROWS: Record<string, Model> = {
       'Switcher, 6 12G-SDI inputs, strict, up to 2160p59.94',
       repeat(6, sdi('in', 'SDI in', { ...STRICT, classes: UP_TO_12G })),
       [
-        ...repeat(3, sdi('out', 'SDI out', { ...feeds('program', 'clean', 'preview'), classes: UP_TO_12G })),
+        ...repeat(3, sdi('out', 'SDI out', { ...feeds('program', 'clean', 'preview', 'input'), classes: UP_TO_12G })),
         hdmi('out', 'HDMI out', 600, feeds('multiview', 'program')),
       ],
       { 'sound-1': microphoneIn('Sound in 1'), 'sound-2': microphoneIn('Sound in 2') },
@@ -249,7 +249,7 @@ const ROWS: Record<string, Model> = {
         ),
       ],
       [
-        ...repeat(8, sdi('out', 'SDI out', { ...feeds('program', 'clean', 'preview'), classes: UP_TO_12G })),
+        ...repeat(8, sdi('out', 'SDI out', { ...feeds('program', 'clean', 'preview', 'input'), classes: UP_TO_12G })),
         ...repeat(2, sdi('out', 'SDI out', { ...feeds('multiview', 'program'), classes: UP_TO_12G })),
         hdmi('out', 'HDMI out', 600, feeds('multiview', 'program')),
       ],
@@ -291,7 +291,7 @@ const ROWS: Record<string, Model> = {
         { title: 'Call in', dir: 'in', carries: 'network', connector: '8p8c', delay: frames(1, 2, 3) },
       ],
       [
-        ...repeat(2, hdmi('out', 'Screen', 340, feeds('program', 'clean', 'preview', 'multiview'))),
+        ...repeat(2, hdmi('out', 'Screen', 340, feeds('program', 'clean', 'preview', 'multiview', 'input'))),
         { title: 'Stream', dir: 'out', carries: 'network', connector: '8p8c', ...feeds('program', 'clean') },
         {
           title: 'Call out',

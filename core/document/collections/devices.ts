@@ -1,4 +1,4 @@
-import { FEEDS, SOUND_HZ, type Feed, type Model } from '#core/catalog'
+import { CARRIED, type Carried, SOUND_HZ, type Model } from '#core/catalog'
 import { collection, listOf, mapOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 import {
   ASPECTS,
@@ -90,8 +90,8 @@ export interface PortSetting {
   /** Outputs: the format it is set to. */
   readonly format?: VideoFormat
   /** Outputs of a switcher: what it is pointed at. */
-  readonly feed?: Feed
-  /** Outputs of a matrix: the input that is shown. */
+  readonly feed?: Carried
+  /** Outputs of a matrix, and those of a switcher that are pointed at one input: which is shown; absent, that of the same number. */
   readonly of?: string
   /** Inputs of a switcher: the short name on button and tile. */
   readonly label?: string
@@ -148,7 +148,7 @@ const portSetting = object(
   [],
   {
     format: ref('format'),
-    feed: oneOf(FEEDS),
+    feed: oneOf(CARRIED),
     of: ref('slug'),
     label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' },
     sound: oneOf(OPENINGS),
@@ -228,10 +228,13 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
         if (
           setting.of !== undefined &&
           !model.paths.some(
-            path => path.format === 'chosen' && path.to.includes(portId) && path.from.includes(setting.of!),
+            path =>
+              (path.format === 'chosen' || model.ports[portId]?.feeds?.includes('input')) &&
+              path.to.includes(portId) &&
+              path.from.includes(setting.of!),
           )
         )
-          return misfit(`${at}/ports/${portId}/of`, show(setting.of), 'an input that this output of a matrix can show')
+          return misfit(`${at}/ports/${portId}/of`, show(setting.of), 'an input that this output can show')
         if (setting.minus !== undefined && own(model.ports, setting.minus)?.dir !== 'in')
           return misfit(
             `${at}/ports/${portId}/minus`,

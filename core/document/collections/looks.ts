@@ -1,10 +1,13 @@
-import { FEEDS, type Feed } from '#core/catalog'
+import type { Feed } from '#core/catalog'
 import { type Schema, collection, mapOf, number, object, oneOf, ref } from '#core/kernel'
 import { OPENINGS, type Opening } from './devices'
 
 /** What a computer shows on an output. */
 export const CONTENTS = ['full', 'caption', 'blank', 'countdown'] as const
 export type Content = (typeof CONTENTS)[number]
+
+/** What an output is pointed at in a moment: a feed, or the input that it carries. */
+export type Pointed = Feed | (string & {})
 
 type ByDevice<T> = Readonly<Record<string, T>>
 type ByPort<T> = Readonly<Record<string, Readonly<Record<string, T>>>>
@@ -24,8 +27,8 @@ export interface Look {
   readonly keys?: ByPort<string>
   /** By switcher: faded to black, or not. */
   readonly faded?: ByDevice<boolean>
-  /** By switcher and output: what it carries. */
-  readonly outputs?: ByPort<Feed>
+  /** By switcher and output: what it is pointed at: a feed, or one of the inputs. */
+  readonly outputs?: ByPort<Pointed>
   /** By switcher and input: how its sound is opened. */
   readonly sound?: ByPort<Opening>
   /** By source: what it shows. */
@@ -51,7 +54,7 @@ export const looks = collection<Look>({
     preview: some(ref('slug')),
     keys: some(some(ref('slug'))),
     faded: some({ type: 'boolean' }),
-    outputs: some(some(oneOf(FEEDS))),
+    outputs: some(some(ref('slug'))),
     sound: some(some(oneOf(OPENINGS))),
     contents: some(oneOf(CONTENTS)),
     presets: some(ref('title')),

@@ -1,6 +1,6 @@
-import { FEEDS, type Feed } from '#core/catalog'
 import { type Schema, collection, listOf, number, object, oneOf, ref, whole } from '#core/kernel'
 import { misfit, show } from '../problem'
+import type { Pointed } from './looks'
 
 /** What a step of a macro does; `wait` lets time pass before what follows. */
 export const MACRO_ACTS = ['program', 'preview', 'cut', 'auto', 'key', 'fade', 'output', 'play', 'wait'] as const
@@ -23,9 +23,9 @@ export interface MacroStep {
   readonly keyer?: string
   readonly overlay?: string
   readonly to?: 'black' | 'picture'
-  /** `output`: the output and what it carries. */
+  /** `output`: the output and what it is pointed at: a feed, or one of the inputs. */
   readonly port?: string
-  readonly feed?: Feed
+  readonly feed?: Pointed
   /** `play`: one of the plan's clips, started by remote control. */
   readonly clip?: string
   /** `play`: it is called by this number in the player's list, not by its name. */
@@ -70,7 +70,7 @@ const step: Schema = object(['do'], {
   overlay: ref('slug'),
   to: oneOf(['black', 'picture']),
   port: ref('slug'),
-  feed: oneOf(FEEDS),
+  feed: ref('slug'),
   clip: ref('slug'),
   index: whole(1, 9999),
 })

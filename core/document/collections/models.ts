@@ -1,5 +1,6 @@
 import {
   ACTS,
+  CARRIED,
   FEEDS,
   KEY_KINDS,
   KINDS,
@@ -40,7 +41,7 @@ export const port = object(['title', 'dir', 'carries', 'connector'], {
   makes: ref('formatSets'),
   takes: { if: { type: 'string' }, then: { const: 'standard' }, else: ref('formatSets') },
   delay: ref('delay'),
-  feeds: listOf(oneOf(FEEDS), FEEDS.length, 1),
+  feeds: listOf(oneOf(CARRIED), CARRIED.length, 1),
   sound: whole(0, 64),
   minus: said,
   soundLevel: oneOf(['microphone', 'line']),

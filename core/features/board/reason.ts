@@ -70,6 +70,8 @@ export function reasonOf({ wire, stop }: WireTrace): Reason | undefined {
       return stop.end === 'to' ? gate('cannot be set so') : start('cannot be set so')
     case 'unchosen':
       return gate('no output shows it')
+    case 'empty':
+      return start('its input is empty')
     case 'no-source':
       return start('no source')
   }

@@ -190,7 +190,12 @@ function reached({ devices, links, models }: Plan, lost: Loss): Set<string> {
         (model.role === 'switcher' || model.kind === 'multiviewer'
           ? Object.entries(model.ports).some(
               ([port, { dir, carries }]) =>
-                dir === 'in' && carries !== 'sound' && carries !== 'control' && lit.has(`${from.device}/${port}`),
+                (devices[from.device]!.ports?.[from.port]?.feed !== 'input' ||
+                  devices[from.device]!.ports?.[from.port]?.of === port) &&
+                dir === 'in' &&
+                carries !== 'sound' &&
+                carries !== 'control' &&
+                lit.has(`${from.device}/${port}`),
             )
           : model.paths.some(
               path =>

@@ -1,6 +1,6 @@
 import { carriesPicture, portsOf } from '#core/catalog'
-import { type Run, type Traced, gathers, isSwitcher, socketKey } from '#core/chain'
-import { type LinkEnd, own } from '#core/document'
+import { type Run, type Traced, gathers, isSwitcher, socketKey, carriedRun, pointedAt, runInto } from '#core/chain'
+import { type LinkEnd, own, type Want } from '#core/document'
 import { momentsOf, pictureAt, shownIn } from '#core/run'
 
 /** What one deliverable holds of one layer. */
@@ -85,12 +85,7 @@ export function inside(traced: Traced): Inside {
       const misses = [
         ...(run.lit ? [] : ['the picture']),
         ...(want?.sound && !heard({ device, port })?.size ? ['sound'] : []),
-        ...(want &&
-        run.lit &&
-        carries(run) !== want.feed &&
-        !(carries(run) === undefined && want.of === run.origin?.device)
-          ? [want.feed]
-          : []),
+        ...(want && run.lit && !meets(want, run) ? [want.feed] : []),
       ]
       return {
         device,
@@ -124,6 +119,12 @@ export function inside(traced: Traced): Inside {
     return chain.nodes.get(end!.device)!.device.order
   }
 
+  function meets({ feed, of }: Want, run: Run): boolean {
+    const carried = carriedRun(traced, run)
+    if (!carried) return false
+    return carries(carried) === feed || (carries(carried) === undefined && of === carried.origin?.device)
+  }
+
   function carries(run: Run): string | undefined {
     return run.links[0]?.signal?.feed
   }
@@ -149,6 +150,11 @@ function pictures(traced: Traced, { origin, links }: Run, passed: ReadonlySet<st
   if (!node || passed.has(node.id)) return held
   if (!gathers(node)) return held.set(node.id, 'always')
   const tiled = !isSwitcher(node) || links[0]?.signal?.feed === 'multiview'
+  if (isSwitcher(node) && links[0]?.signal?.feed === 'input') {
+    const only = pointedAt(node, origin.port)
+    const run = only === undefined ? undefined : runInto(traced, { device: node.id, port: only })
+    return run?.lit ? pictures(traced, run, new Set([...passed, node.id])) : held
+  }
   for (const run of runs) {
     if (run.beside || !run.lit || run.end?.device !== node.id || own(node.device.ports, run.end.port)?.offAir) continue
     for (const [source, share] of pictures(traced, run, new Set([...passed, node.id])))

@@ -1,5 +1,5 @@
 import { type KeyScale, keyScaleOf, ofSteps, toSteps } from '#core/catalog'
-import { type Traced, isMisread } from '#core/chain'
+import { type Traced, isMisread, runInto } from '#core/chain'
 import { type Cut, type FillKind, type GraphicEntry, type Overlay, type WordBox, cutOf, own } from '#core/document'
 import { fact } from '#core/kernel'
 import {
@@ -18,7 +18,6 @@ import {
   readCells,
   sentLuma,
 } from '#core/picture'
-import { runInto } from '#core/run'
 import { type Laid, allLaid } from './laid'
 
 /** An overlay whose graphic is in the plan, with what its key makes of it. */

@@ -1,8 +1,8 @@
 import { type Keyer, mixOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, lastSwitchers, runInto } from '#core/chain'
 import type { Overlay } from '#core/document'
 import { fact } from '#core/kernel'
-import { fillInput, linkTo, momentsOf, runInto } from '#core/run'
+import { fillInput, linkTo, momentsOf } from '#core/run'
 
 /** An overlay as the plan can show it. */
 export interface Laid {

@@ -121,7 +121,7 @@ function over(traced: Traced, id: string): OverlayRow['over'] {
       })
       return {
         name: deviceName(traced, origin!.device),
-        picture: pictureFrom(traced, state, { device: node.id, port: '' }, 'program'),
+        picture: pictureFrom(traced, state, { device: node.id, port: '' }),
       }
     })
 }

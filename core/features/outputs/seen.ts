@@ -1,8 +1,8 @@
 import { carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, runInto, pointedAt, choicesAt, pointedName } from '#core/chain'
 import { type Plan, own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
-import { type Moment, type Picture, type ShowState, momentsOf, pictureAt, isDark, runInto, wordsOf } from '#core/run'
+import { type Moment, type Picture, type ShowState, momentsOf, pictureAt, isDark, wordsOf } from '#core/run'
 
 /** A screen, recorder, encoder or capture, by the input that is fed. */
 export interface Audience {
@@ -51,7 +51,8 @@ export interface Mixer {
   readonly outputs: readonly {
     readonly port: string
     readonly name: string
-    readonly feeds: readonly string[]
+    /** What it can be pointed at, and how that is called. */
+    readonly feeds: readonly { readonly value: string; readonly title: string }[]
     readonly feed: string
   }[]
   readonly fades: boolean
@@ -193,8 +194,8 @@ function mixersOf(traced: Traced): Mixer[] {
           .map(([port, row]) => ({
             port,
             name: `output ${row.number ?? row.title}`,
-            feeds: row.feeds!,
-            feed: own(node.device.ports, port)?.feed ?? row.feeds![0]!,
+            feeds: choicesAt(node, port).map(value => ({ value, title: pointedName(traced, node, value) })),
+            feed: pointedName(traced, node, pointedAt(node, port)!),
           })),
       }
     })

@@ -1,7 +1,7 @@
 import { isCamera, portsOf, type Feed } from '#core/catalog'
 import { type DeviceNode, type Run, isSwitcher } from '#core/chain'
 import { type Edit, type LinkEnd, own } from '#core/document'
-import { type Candidate, Draft, layWay, setFormat, shortTitle, wayTitle } from '#core/propose'
+import { type Candidate, Draft, followInputs, layWay, setFormat, shortTitle, wayTitle } from '#core/propose'
 import { formatLabel, sameFormat } from '#core/signal'
 import type { Solution } from './choose'
 import { inPhases, takeAway } from './lying'
@@ -85,6 +85,7 @@ class Layouter {
       else this.leadSink(one)
     }
     if (moving.length) this.tidyLabels()
+    this.followInputs(moving)
     return { parts: this.parts, shelf: this.draft.edits.filter(isRow) }
   }
 
@@ -231,6 +232,35 @@ class Layouter {
       this.draft.edits.push({ do: 'add', collection: 'wants', id, value: { sink: member, feed } })
     }
     this.part('sink', demand.id, title, make, box ? [box.id] : [])
+  }
+
+  /** Looks, macros and outputs that name an input go with the picture that came by it. */
+  private followInputs(moving: readonly Moving[]): void {
+    const went = moving.flatMap(({ demand, member, ports, takes }) => {
+      if (demand.of === 'sink') return []
+      const { device } = this.task.sockets.get(takes.at(-1)!)!
+      return demand.runs
+        .filter(({ origin }) => origin!.device === member)
+        .flatMap(({ end }, i) =>
+          end && ports[i] !== undefined && end.device === device && end.port !== ports[i]
+            ? [
+                {
+                  part: demand.of === 'feeder' ? demand.id : `${demand.id}/${member}`,
+                  from: end,
+                  to: { device, port: ports[i] },
+                },
+              ]
+            : [],
+        )
+    })
+    const needs = [...new Set(went.map(({ part }) => part))]
+    this.part(
+      'finish',
+      'inputs',
+      'Take along what looks, macros and outputs say of the inputs',
+      () => followInputs(this.draft, this.task.plan, went),
+      needs,
+    )
   }
 
   /** A label that no picture stands behind any more would lie. */

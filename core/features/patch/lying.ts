@@ -47,6 +47,8 @@ export function lengthOfRun({ plan }: Traced, { links }: Run): Span | undefined 
 
 /** A run that nothing else shares and nobody has pinned: it can be taken out as a whole. */
 export function movable({ plan, chain, runs }: Traced, run: Run, evenPinned: boolean): boolean {
+  // What an output carries as one input is set for who hangs there.
+  if (run.links[0]?.signal?.feed === 'input') return false
   return (
     run.links.every(({ wire }, i) => {
       if (

@@ -508,3 +508,49 @@ describe('growth', () => {
     }
   })
 })
+
+describe('what is said of an input', () => {
+  it('goes with its picture where a plan leads it to another: looks, macros, an output of its own', () => {
+    // 60 m of passive HDMI bring nothing: the wide camera is led anew, and the safe shot has the first free input.
+    const written = plan({
+      devices: {
+        wide: { model: 'camera-box-hdmi', shot: 'safe', ports: { hdmi: { format: fmt('1080p59.94') } } },
+        close: 'camera-box-hdmi 1080p59.94',
+        main: {
+          model: 'switcher-8-hdmi',
+          standard: fmt('1080p59.94'),
+          ports: { 'out-2': { feed: 'input', of: 'in-4' } },
+        },
+        hall: 'projector',
+        note: 'screen',
+      },
+      links: {
+        w: 'wide.hdmi > main.in-4 hdmi-passive 60',
+        c: 'close.hdmi > main.in-2 hdmi-passive 2',
+        h: 'main.out-1 > hall.in hdmi-passive 3',
+        n: 'main.out-2 > note.in hdmi-passive 3',
+      },
+      wants: { hall: 'program', note: { feed: 'program', of: 'wide' } },
+      looks: {
+        all: {
+          title: 'All',
+          order: 1,
+          program: { main: 'in-4' },
+          preview: { main: 'in-2' },
+          outputs: { main: { 'out-2': 'in-4' } },
+        },
+      },
+      macros: { go: { title: 'Go', order: 1, at: 'main', steps: [{ do: 'program', input: 'in-4' }] } },
+    })
+    const { offers } = seek(written)
+    const after = made(written, offers[0]!)
+    const input = inputsOf(after)['wide']!.replace('main ', 'in-')
+    expect(input).toBe('in-1')
+    expect(after.traced.plan).toMatchObject({
+      looks: { all: { program: { main: input }, preview: { main: 'in-2' }, outputs: { main: { 'out-2': input } } } },
+      macros: { go: { steps: [{ do: 'program', input }] } },
+      devices: { main: { ports: { 'out-2': { feed: 'input', of: input } } } },
+    })
+    expect(after.verdict).toMatchObject({ D: 0 })
+  })
+})

@@ -1,6 +1,6 @@
-import { type Feed, carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Run, type Traced, isSwitcher } from '#core/chain'
-import { type Want, own } from '#core/document'
+import { type Feed, carriesPicture, portsOf, type Carried } from '#core/catalog'
+import { type DeviceNode, type Run, type Traced, isSwitcher, carriedBy } from '#core/chain'
+import { type Want } from '#core/document'
 import { byOrder } from './cascade'
 
 /** What one sink should see. */
@@ -28,8 +28,8 @@ export function wantsOf({ plan, chain, runs }: Traced): SinkWant[] {
     if (node.model.role !== 'sink') continue
     const mine = open.get(sink) ?? []
     const run = mine.find(one => fromSwitcher(one) && one.links[0]?.signal?.feed === feed) ?? mine.find(fromSwitcher)
-    if (mine.length > 0 && !run) {
-      // A source leads straight there: that stays.
+    if (mine.length > 0 && (!run || feedOf(run) === 'input')) {
+      // A source leads straight there, or by an output of its own: that stays.
       continue
     }
     if (run)
@@ -44,7 +44,9 @@ export function wantsOf({ plan, chain, runs }: Traced): SinkWant[] {
     if (!portsOf(node.model, 'in').some(([, port]) => carriesPicture(port))) continue
     for (const run of open.get(node.id) ?? []) {
       const feed = fromSwitcher(run) ? (run.links[0]?.signal?.feed ?? feedOf(run)) : undefined
-      if (feed) result.push({ want: undefined, sink: node, feed, sound: false, asks: undefined, run, assumed: false })
+      // What is led to somebody as one input stays as it is.
+      if (feed && feed !== 'input')
+        result.push({ want: undefined, sink: node, feed, sound: false, asks: undefined, run, assumed: false })
     }
     if (!wanted.has(node.id) && !open.get(node.id)?.length && !runs.some(run => run.end?.device === node.id))
       result.push({
@@ -61,7 +63,7 @@ export function wantsOf({ plan, chain, runs }: Traced): SinkWant[] {
 }
 
 /** What the output at which a run begins is pointed at. */
-export function feedOf({ links }: Run): Feed | undefined {
+export function feedOf({ links }: Run): Carried | undefined {
   const from = links[0]?.wire.from
-  return from && (own(from.node.device.ports, from.portId)?.feed ?? from.port?.feeds?.[0])
+  return from && carriedBy(from.node, from.portId)
 }

@@ -1,4 +1,4 @@
-import { type DeviceNode, type Traced, isSwitcher, lastSwitchers } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, lastSwitchers, runInto } from '#core/chain'
 import { type Macro, type MacroStep, own } from '#core/document'
 import { fact } from '#core/kernel'
 import {
@@ -12,7 +12,6 @@ import {
   momentsOf,
   pictureAt,
   routeTo,
-  runInto,
   seededChances,
   showing,
   shownIn,

@@ -1,4 +1,4 @@
-import { type Traced, endName } from '#core/chain'
+import { type Traced, endName, pointedWords } from '#core/chain'
 import { type Macro, type MacroStep, own } from '#core/document'
 import { type Command, type Event, type Take, commandOf, momentsOf } from '#core/run'
 import { listWords } from '#core/words'
@@ -28,7 +28,7 @@ export function commandWords(traced: Traced, device: string, command: Command): 
     case 'fade':
       return `${name} ${command.to ? 'to black' : 'back from black'}`
     case 'output':
-      return `${endName(traced, { device, port: command.port })} carries ${command.feed}`
+      return `${endName(traced, { device, port: command.port })} carries ${pointedWords(traced.chain.nodes.get(device)!, command.feed)}`
     case 'sound':
       return `${endName(traced, { device, port: command.port })} ${OPENED[command.opening]}`
     case 'load':

@@ -1,8 +1,8 @@
 import { type Surface, carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers, socketKey } from '#core/chain'
+import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers, socketKey, runInto } from '#core/chain'
 import { own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
-import { callsOf, frameTicks, judgedSinks, ownStills, runInto } from '#core/run'
+import { callsOf, frameTicks, judgedSinks, ownStills } from '#core/run'
 import { momentTitles } from './say'
 
 /** What the stage is made of: all that stays while a run goes on. */

@@ -1,7 +1,7 @@
 import { mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, runInto } from '#core/chain'
 import { own } from '#core/document'
-import { callsOf, runInto } from '#core/run'
+import { callsOf } from '#core/run'
 import { mixersOf } from './setup'
 import { pictureInputs, tilesOf } from './tiles'
 

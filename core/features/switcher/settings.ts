@@ -1,5 +1,5 @@
 import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
-import { type DeviceNode, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
+import { type DeviceNode, carriedBy, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
 import { CODING_WORDS, EVERYWHERE, type PortSetting, own } from '#core/document'
 import { tilesOf } from './tiles'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
@@ -27,7 +27,11 @@ function portSettings(node: DeviceNode, portId: string, port: Port): [string, st
     value: T | undefined,
     words: (value: T) => string,
   ) => (value === undefined && (values?.length ?? 0) < 2 ? undefined : words((value ?? values![0])!))
-  const matrix = out && model.paths.find(path => path.format === 'chosen' && path.to.includes(portId))
+  const matrix =
+    out &&
+    model.paths.find(
+      path => path.to.includes(portId) && (path.format === 'chosen' || carriedBy(node, portId) === 'input'),
+    )
   const shown = matrix ? (set.of ?? inputsBefore(node, matrix, portId)[0]) : set.of
   const rows: [string, string | undefined][] = [
     ['Format', format && formatLabel(format)],

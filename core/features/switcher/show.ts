@@ -1,5 +1,5 @@
 import { cutWords, keyScaleOf, mixOf } from '#core/catalog'
-import { type DeviceNode, type Traced, endName, isSwitcher } from '#core/chain'
+import { type DeviceNode, type Traced, endName, isSwitcher, pointedWords } from '#core/chain'
 import { BLACK, type Box, type Look, OFF, type Overlay, type Plan, cutOf, own, screenOf } from '#core/document'
 import { fillInput } from '#core/run'
 import { clockSeconds, listWords } from '#core/words'
@@ -126,7 +126,7 @@ function lookWords(traced: Traced, { id, model }: DeviceNode, look: Look): strin
     }),
     ...(faded === undefined ? [] : [faded ? 'faded to black' : 'not faded']),
     ...Object.entries(own(look.outputs, id) ?? {}).map(
-      ([port, feed]) => `${endName(traced, { device: id, port })} carries ${feed}`,
+      ([port, feed]) => `${endName(traced, { device: id, port })} carries ${pointedWords({ model }, feed)}`,
     ),
     ...Object.entries(own(look.sound, id) ?? {}).map(
       ([port, opening]) => `sound of ${endName(traced, { device: id, port })} ${OPENING_WORDS[opening]}`,

@@ -1,5 +1,5 @@
-import { type Feed, type Mix, carriesPicture, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, openingOf } from '#core/chain'
+import { type Mix, carriesPicture, mixOf, portsOf } from '#core/catalog'
+import { type DeviceNode, type Traced, isSwitcher, openingOf, pointedAt, choicesAt, pointedName } from '#core/chain'
 import { type Opening, own } from '#core/document'
 import { formatLabel, listFormats } from '#core/signal'
 import { type Sheet, mixersOf, sheetOf } from './setup'
@@ -28,8 +28,10 @@ export interface StripOutput {
   readonly port: string
   readonly title: string
   readonly number: number | undefined
-  readonly feeds: readonly Feed[]
-  readonly feed: Feed | undefined
+  /** What it can be pointed at, and how that is called. */
+  readonly feeds: readonly { readonly value: string; readonly title: string }[]
+  readonly pointed: string | undefined
+  readonly feed: string | undefined
   /** Who sees it. */
   readonly to: readonly string[]
 }
@@ -82,8 +84,9 @@ function outputsOf(traced: Traced, node: DeviceNode): StripOutput[] {
     port: portId,
     title: port.title,
     number: port.number,
-    feeds: port.feeds ?? [],
-    feed: own(node.device.ports, portId)?.feed ?? port.feeds?.[0],
+    feeds: choicesAt(node, portId).map(value => ({ value, title: pointedName(traced, node, value) })),
+    pointed: pointedAt(node, portId),
+    feed: port.feeds && pointedName(traced, node, pointedAt(node, portId)!),
     to: traced.runs
       .filter(({ origin, end }) => end && origin?.device === node.id && origin.port === portId)
       .map(({ end }) => nameAt(traced, end!.device)),

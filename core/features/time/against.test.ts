@@ -1,9 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isCamera, portsOf } from '#core/catalog'
-import { delayMs, isSwitcher, tracedOf } from '#core/chain'
+import { delayMs, isSwitcher, tracedOf, runInto } from '#core/chain'
 import { cameraPictures, pluggedSounds } from '#core/propose'
-import { runInto } from '#core/run'
 import { SOAK } from '../../../testing/soak'
 import { wildPlans } from '../../../testing/wild'
 import { CLEAN } from '../../../testing/clean'
@@ -27,8 +26,9 @@ function byTheSwitcher(plan: Plan): { sink: string; source: string; ms: number }
         if (!run?.lit || !from || !isSwitcher(from) || first?.feed === 'multiview') return []
         const last = run.links.at(-1)!.signal!
         const behind = last.delay.typ - first!.delay.typ + delayMs(row.delay, last.format).typ
+        const set = from.device.ports?.[run.origin!.port]
         return cameraPictures(traced, from)
-          .filter(({ input }) => !from.device.ports?.[input]?.offAir)
+          .filter(({ input }) => (set?.feed === 'input' ? input === set.of : !from.device.ports?.[input]?.offAir))
           .map(({ camera, ms }) => ({ sink: `${sink.id}/${port}`, source: camera.id, ms: ms + behind }))
       }),
     )

@@ -8,9 +8,10 @@ import {
   isReplaced,
   isSwitcher,
   socketKey,
+  runInto,
+  pointedAt,
 } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
-import { runInto } from '#core/run'
 
 // The way of a picture, or of a sound, to whoever sees or hears it, hop by hop with what each adds.
 
@@ -90,7 +91,7 @@ export function picturesTo(traced: Traced, end: LinkEnd): PictureWay[] {
     if (!run?.lit || !origin || found.length >= MOST_WAYS) return
     const node = traced.chain.nodes.get(at.device)!
     const hops = [...between(run), taking(node, at.port, run), ...behind]
-    if (isSwitcher(origin)) return mixed(origin, run.links[0]!.signal!.feed, hops, through, passed)
+    if (isSwitcher(origin)) return mixed(origin, run.origin!.port, run.links[0]!.signal!.feed, hops, through, passed)
     if (origin.model.role !== 'source') return
     const all = [{ device: origin.id, does: 'makes' as const, delay: run.links[0]!.signal!.delay }, ...hops]
     found.push({ source: origin.id, hops: all.filter(seen), total: totalOf(all), through })
@@ -98,14 +99,16 @@ export function picturesTo(traced: Traced, end: LinkEnd): PictureWay[] {
 
   function mixed(
     node: DeviceNode,
+    output: string,
     feed: string | undefined,
     behind: readonly Hop[],
     through: readonly LinkEnd[],
     passed: ReadonlySet<string>,
   ): void {
     if (feed === 'multiview' || passed.has(node.id)) return
+    const only = feed === 'input' ? pointedAt(node, output) : undefined
     for (const [port] of portsOf(node.model, 'in')) {
-      if (own(node.device.ports, port)?.offAir) continue
+      if (only === undefined ? own(node.device.ports, port)?.offAir : port !== only) continue
       const at = { device: node.id, port }
       walk(at, [mixing(node), ...behind], [at, ...through], new Set([...passed, node.id]))
     }

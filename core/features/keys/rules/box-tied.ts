@@ -1,8 +1,7 @@
-import { type Socket, type Traced, deviceName, endName } from '#core/chain'
+import { type Socket, type Traced, deviceName, endName, runInto } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
-import { Draft, type Proposal, followLooks, largerSwitcher, rule } from '#core/propose'
-import { runInto } from '#core/run'
+import { Draft, type Proposal, followInputs, largerSwitcher, rule } from '#core/propose'
 import { type Laid, allLaid } from '../laid'
 
 export const boxTied = rule({
@@ -76,7 +75,7 @@ function swapped(traced: Traced, one: Laid): Proposal[] {
     { device: node!.id, port: inset.portId },
     { device: node!.id, port: input! },
   ]
-  followLooks(draft, traced.plan, [
+  followInputs(draft, traced.plan, [
     { from, to },
     { from: to, to: from },
   ])

@@ -1,8 +1,8 @@
-import { type Socket, type Traced, deviceName } from '#core/chain'
+import { type Socket, type Traced, deviceName, runInto } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, connectTo, freeInputs, freeSockets, moveInput, rule } from '#core/propose'
-import { fillInput, linkTo, runInto } from '#core/run'
+import { fillInput, linkTo } from '#core/run'
 import { listWords } from '#core/words'
 import { type Laid, allLaid, laidIn } from '../laid'
 

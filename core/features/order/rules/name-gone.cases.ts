@@ -128,4 +128,17 @@ export const CASES: readonly Faulty[] = [
     offers: ['Keep Go to what they can do'],
     says: ['Go asks a mix of 300 frames of main, which does not do that'],
   },
+  {
+    name: 'a look and a macro that point outputs at what they cannot carry',
+    gives: ['N13', 'N13'],
+    // Output 1 of this switcher carries program alone.
+    plan: withButtons({
+      looks: { split: { title: 'Split', order: 1, outputs: { main: { 'out-1': 'in-2' } } } },
+      macros: {
+        go: { title: 'Go', order: 1, at: 'main', steps: [{ do: 'output', port: 'out-1', feed: 'multiview' }] },
+      },
+    }),
+    offers: ['Take input 2 at main output 1 out of Split'],
+    says: ['Split asks for input 2 at main output 1, which that output cannot carry'],
+  },
 ]

@@ -1,5 +1,5 @@
-import { mixOf } from '#core/catalog'
-import { type Traced, deviceName, isSwitcher, runAt } from '#core/chain'
+import { mixOf, isFeed } from '#core/catalog'
+import { type Traced, deviceName, isSwitcher, runAt, endName, pointedWords, choicesAt } from '#core/chain'
 import { BLACK, EVERYWHERE, type Look, type Macro, type MacroStep, OFF, own } from '#core/document'
 import { type Anchor, type Quantity, text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
@@ -11,6 +11,7 @@ interface Gone {
   /** What is named, in words. */
   readonly what: string
   readonly mend: (draft: Draft) => void
+  readonly says?: 'gone' | 'uncarried'
 }
 
 export const nameGone = rule({
@@ -26,15 +27,16 @@ export const nameGone = rule({
       severity: 'D',
       says: '{macro} asks {what} of {switcher}, which does not do that: the step is refused.',
     },
+    uncarried: { severity: 'D', says: '{who} asks for {what}, which that output cannot carry: it stays as it is set.' },
     gone: { severity: 'D', says: '{who} names {what}, which the plan no longer has: that part of it cannot be done.' },
   },
   find: (traced, say) => {
     const first = new Map<string, ReturnType<typeof say>>()
-    for (const { at, who, what } of named(traced)) {
+    for (const { at, who, what, says = 'gone' } of named(traced)) {
       const key = JSON.stringify(at)
       const words: Record<'who' | 'what', Quantity> = { who: text(who), what: text(what) }
       if (!first.has(key))
-        first.set(key, say('gone', at, words, at.on === 'device' ? runAt(traced, at.device) : undefined))
+        first.set(key, say(says, at, words, at.on === 'device' ? runAt(traced, at.device) : undefined))
     }
     const kept = unheld(traced).map(({ id, title, at, count }) =>
       say(
@@ -80,12 +82,14 @@ function unheld({ plan, chain }: Traced): { id: string; title: string; at: strin
     })
 }
 
-/** What a model does not do of a step: a transition of its kind or length, a fade to black. */
-function beyond({ chain }: Traced, holder: string, step: MacroStep): string | undefined {
-  const node = chain.nodes.get(step.at ?? holder)
+/** What a model does not do of a step: a transition of its kind or length, a fade to black, a feed at an output. */
+function beyond(traced: Traced, holder: string, step: MacroStep): string | undefined {
+  const node = traced.chain.nodes.get(step.at ?? holder)
   const mix = node && mixOf(node.model)
   if (!mix) return undefined
   if (step.do === 'fade' && !mix.fadeToBlack) return 'a fade to black'
+  if (step.do === 'output' && !choicesAt(node, step.port!).includes(step.feed!))
+    return `${pointedWords(node, step.feed!)} at ${endName(traced, { device: node.id, port: step.port! })}`
   if (step.do !== 'auto') return undefined
   if (!mix.transitions.includes(step.style!)) return `a ${step.style}`
   return step.frames! > mix.longest ? `a ${step.style} of ${step.frames} frames` : undefined
@@ -170,6 +174,8 @@ function goneIn({ plan, chain }: Traced, { at }: Macro, step: MacroStep): string
   if (step.input !== undefined && step.input !== BLACK && own(ports, step.input)?.dir !== 'in')
     return `the input ${step.input} of ${name}`
   if (step.port !== undefined && own(ports, step.port)?.dir !== 'out') return `the output ${step.port} of ${name}`
+  if (step.feed !== undefined && !isFeed(step.feed) && own(ports, step.feed)?.dir !== 'in')
+    return `the input ${step.feed} of ${name}`
   const keyers = mixOf(node.model)?.keyers
   if (step.keyer !== undefined && keyers && Number(step.keyer) > keyers.length) return `keyer ${step.keyer} of ${name}`
   if (step.overlay !== undefined && step.overlay !== OFF && !own(plan.overlays, step.overlay))
@@ -298,10 +304,11 @@ function named(traced: Traced): Gone[] {
   ]
 }
 
-function inLook({ plan, chain }: Traced, id: string, look: Look): Gone[] {
+function inLook(traced: Traced, id: string, look: Look): Gone[] {
+  const { plan, chain } = traced
   const found: Gone[] = []
-  const tell = (what: string, mend: Gone['mend']) =>
-    found.push({ at: { on: 'look', look: id }, who: look.title, what, mend })
+  const tell = (what: string, mend: Gone['mend'], says: Gone['says'] = 'gone') =>
+    found.push({ at: { on: 'look', look: id }, who: look.title, what, mend, says })
   const mixer = (device: string) => {
     const node = chain.nodes.get(device)
     return node && isSwitcher(node) ? node : undefined
@@ -337,11 +344,13 @@ function inLook({ plan, chain }: Traced, id: string, look: Look): Gone[] {
       const there = chain.nodes.get(device)
       if (!there) tell(`the device ${device}`, draft => draft.set(['looks', id, field, device]))
       else
-        for (const port of Object.keys(ports))
+        for (const [port, pointed] of Object.entries(ports)) {
+          const mend = (draft: Draft) => draft.set(['looks', id, field, device, port])
           if (own(there.model.ports, port)?.dir !== dir)
-            tell(`the ${dir === 'in' ? 'input' : 'output'} ${port} of ${there.device.name}`, draft =>
-              draft.set(['looks', id, field, device, port]),
-            )
+            tell(`the ${dir === 'in' ? 'input' : 'output'} ${port} of ${there.device.name}`, mend)
+          else if (field === 'outputs' && !choicesAt(there, port).includes(pointed))
+            tell(`${pointedWords(there, pointed)} at ${endName(traced, { device, port })}`, mend, 'uncarried')
+        }
     }
   for (const field of ['contents', 'presets'] as const)
     for (const device of Object.keys(look[field] ?? {}))

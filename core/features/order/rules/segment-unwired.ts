@@ -1,8 +1,8 @@
-import { deviceName, endName, gathers, type Traced, tracedOf } from '#core/chain'
+import { deviceName, endName, gathers, type Traced, tracedOf, runInto } from '#core/chain'
 import { BLACK, type LinkEnd, own } from '#core/document'
 import { text } from '#core/kernel'
 import { connectTo, Draft, freeInputs, freeSockets, rule, type Proposal } from '#core/propose'
-import { momentsOf, pictureAt, runInto } from '#core/run'
+import { momentsOf, pictureAt } from '#core/run'
 import { listWords } from '#core/words'
 
 export const segmentUnwired = rule({

@@ -1,10 +1,13 @@
+import { portsOf } from '#core/catalog'
 import {
   type DeviceNode,
   type Traced,
   type Wire,
   gathers,
   inputsBefore,
+  carriedBy,
   isSwitcher,
+  pointedAt,
   runWith,
   socketKey,
   socketName,
@@ -26,12 +29,12 @@ export const feedback = rule({
   find: (traced, say) =>
     loops(traced).map(loop =>
       say(
-        loop.live ? 'live' : 'press',
+        loop.press ? 'press' : 'live',
         { on: 'link', link: loop.last.id, part: 'to' },
         {
           output: text(socketName(loop.first.from!)),
           input: text(socketName(loop.last.to!)),
-          press: text(socketName(loop.last.to!)),
+          press: text(socketName((loop.press ?? loop.last).to!)),
         },
         runWith(traced, loop.last.id)?.id,
       ),
@@ -39,16 +42,16 @@ export const feedback = rule({
   remedies: (traced, found) => {
     const loop = loops(traced).find(({ last }) => found.at.on === 'link' && last.id === found.at.link)
     if (!loop) return []
-    const { node, portId } = loop.last.to!
+    const { node, portId } = (loop.press ?? loop.last).to!
     const off = new Draft(traced.plan)
     off.set(['devices', node.id, 'ports', portId, 'offAir'], true)
     const out = new Draft(traced.plan)
     out.disconnect(loop.last.id)
     return [
       ...moveTap(traced, loop),
-      ...(loop.live
-        ? []
-        : [{ title: `Keep ${socketName(loop.last.to!)} off the air`.slice(0, 120), edits: off.edits }]),
+      ...(loop.press
+        ? [{ title: `Keep ${socketName(loop.press.to!)} off the air`.slice(0, 120), edits: off.edits }]
+        : []),
       {
         title: `Give up the picture at ${socketName(loop.last.to!)}`.slice(0, 120),
         edits: out.edits,
@@ -62,7 +65,8 @@ interface Loop {
   /** The links by which the loop leaves the device and comes back to it. */
   readonly first: Wire
   readonly last: Wire
-  readonly live: boolean
+  /** The link that closes it when its input is cut to air; absent, it is closed as it stands. */
+  readonly press: Wire | undefined
 }
 
 /** Every cable by which a mix or a tiled picture comes back to its own inputs, over any number of devices. Linear in links where there is none, and for each device in a ring else. */
@@ -75,7 +79,7 @@ function loops(traced: Traced): Loop[] {
     for (const first of leaving(traced, start)) {
       const back = walk(traced, start, first)
       if (!back) continue
-      found.push({ first, last: back.last, live: back.through.every(node => !isSwitcher(node)) })
+      found.push({ first, last: back.last, press: back.press })
       for (const node of back.through) done.add(node.id)
       break
     }
@@ -98,7 +102,7 @@ function inRings({ chain, runs }: Traced): ReadonlySet<string> {
       !lit ||
       !from ||
       !to ||
-      (isSwitcher(to) && own(to.device.ports, end!.port)?.offAir) ||
+      (isSwitcher(to) && own(to.device.ports, end!.port)?.offAir && !isLedOn(to, end!.port)) ||
       next.get(from.id)?.has(to.id)
     )
       continue
@@ -128,30 +132,47 @@ function leaving(traced: Traced, node: DeviceNode): Wire[] {
   )
 }
 
-/** Follows a picture until it is back at an input of the start that may go to air. */
+/** The input that the output of a wire carries by itself; undefined where it carries a mix. */
+const alone = ({ from }: Wire): string | undefined =>
+  from && carriedBy(from.node, from.portId) === 'input' ? pointedAt(from.node, from.portId) : undefined
+
+const isLedOn = (node: DeviceNode, input: string): boolean =>
+  portsOf(node.model, 'out').some(([out]) => carriedBy(node, out) === 'input' && pointedAt(node, out) === input)
+
+/** Follows a picture until it is back at an input of the start that may go to air, or that it left by itself. */
 function walk(
   traced: Traced,
   start: DeviceNode,
   first: Wire,
-): { readonly last: Wire; readonly through: readonly DeviceNode[] } | undefined {
+): { readonly last: Wire; readonly through: readonly DeviceNode[]; readonly press: Wire | undefined } | undefined {
   const seen = new Set<string>()
-  const open: { wire: Wire; through: readonly DeviceNode[] }[] = [{ wire: first, through: [start] }]
+  const left = alone(first)
+  const presses = (wire: Wire) => isSwitcher(wire.from!.node) && alone(wire) === undefined
+  const open: { wire: Wire; through: readonly DeviceNode[]; press: Wire | undefined }[] = [
+    { wire: first, through: [start], press: undefined },
+  ]
   for (let next = open.pop(); next; next = open.pop()) {
-    const { wire, through } = next
+    const { wire, through, press } = next
     const to = wire.to
     if (!to || seen.has(wire.id)) continue
     seen.add(wire.id)
     const { node, portId } = to
-    if (isSwitcher(node) && own(node.device.ports, portId)?.offAir) continue
-    if (node === start) return { last: wire, through }
+    const offAir = isSwitcher(node) && own(node.device.ports, portId)?.offAir === true
+    if (node === start && (left === undefined ? !offAir : left === portId))
+      return { last: wire, through, press: presses(first) ? wire : press }
     const outs = gathers(node)
-      ? leaving(traced, node)
+      ? leaving(traced, node).filter(out => (alone(out) === undefined ? !offAir : alone(out) === portId))
       : node.model.paths
           .flatMap(path => path.to.filter(out => inputsBefore(node, path, out).includes(portId)))
           .flatMap(out =>
             (traced.chain.leaving.get(socketKey(node.id, out)) ?? []).filter(wire => arrives(traced, wire)),
           )
-    for (const out of outs) open.push({ wire: out, through: gathers(node) ? [...through, node] : through })
+    for (const out of outs)
+      open.push({
+        wire: out,
+        through: gathers(node) ? [...through, node] : through,
+        press: press ?? (presses(out) ? wire : undefined),
+      })
   }
   return undefined
 }

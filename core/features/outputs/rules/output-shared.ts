@@ -1,7 +1,7 @@
-import { type DeviceNode, type Traced, deviceName, endName, isSwitcher, socketKey } from '#core/chain'
+import { type DeviceNode, type Traced, deviceName, endName, isSwitcher, socketKey, carriedRun } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { type Anchor, text } from '#core/kernel'
-import { type Proposal, feedInto, feedOf, removeRun, rule, runsTo } from '#core/propose'
+import { type Proposal, feedInto, feedOf, removeRun, rule, runsTo, ownersOf } from '#core/propose'
 
 export const outputShared = rule({
   code: 'C12',
@@ -59,15 +59,18 @@ export function wrongFeeds(traced: Traced) {
       .slice(0, 1)
       .flatMap(run => {
         if (!run.lit || !run.origin) return []
-        const switcher = chain.nodes.get(run.origin.device)!
+        const carried = carriedRun(traced, run)
+        const origin = carried?.origin ?? run.origin
+        const switcher = chain.nodes.get(origin.device)!
         // One picture alone is right where it comes from that source.
         if (switcher.model.role === 'source' && wanted.of === switcher.id) return []
         const carries: string =
           isSwitcher(switcher) || switcher.model.role === 'way'
-            ? (feedOf(traced, run) ?? switcher.device.name)
+            ? ((carried && feedOf(traced, carried)) ?? switcher.device.name)
             : switcher.device.name
         if (carries === wanted.feed && !isOneSource(traced, wanted)) return []
         if (programOfOne(traced, wanted, switcher)) return []
+        if (carried && carried !== run && carries === wanted.feed && ownersOf(traced, wanted)(switcher.id)) return []
         const key = socketKey(run.origin.device, run.origin.port)
         const other = Object.values(plan.wants).find(
           ({ sink, feed }) =>

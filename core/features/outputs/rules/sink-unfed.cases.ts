@@ -46,4 +46,25 @@ export const CASES: readonly Faulty[] = [
     offers: ['Give up clean at main'],
     says: ['its recorder takes its own program alone'],
   },
+  {
+    name: 'a screen for one source, with an output that could carry its input',
+    gives: ['O01'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        pc: 'computer 1080p59.94',
+        main: 'switcher-8-hdmi 1080p59.94',
+        hall: 'projector',
+        side: 'projector',
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 5',
+        b: 'pc.hdmi-1 > main.in-2 hdmi-passive 2',
+        p: 'main.out-1 > hall.in hdmi-passive 1',
+      },
+      wants: { hall: 'program', side: { feed: 'program', of: 'pc' } },
+    }),
+    offers: ['Point main output 2 at input 2, and lead it to side', 'Give up program at side'],
+    says: ['side'],
+  },
 ]

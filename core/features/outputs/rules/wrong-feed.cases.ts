@@ -70,4 +70,52 @@ export const CASES: readonly Faulty[] = [
     offers: ['Give up'],
     says: ['proj should see pc alone and gets program'],
   },
+  {
+    name: 'a screen for one source at an output that is pointed at the input of another',
+    gives: ['O02'],
+    plan: plan({
+      devices: {
+        pc: 'computer 1080p59.94',
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: {
+          model: 'switcher-8-hdmi',
+          standard: fmt('1080p59.94'),
+          ports: { 'out-2': { feed: 'input', of: 'in-2' } },
+        },
+        proj: 'projector',
+        hall: 'projector',
+      },
+      links: {
+        a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+        b: 'cam.hdmi > main.in-2 hdmi-passive 2',
+        o: 'main.out-2 > proj.in hdmi-passive 2',
+        h: 'main.out-1 > hall.in hdmi-passive 2',
+      },
+      wants: { proj: { feed: 'program', of: 'pc' }, hall: 'program' },
+    }),
+    offers: ['Point main output 2 at input 1'],
+    says: ['proj should see pc alone and gets cam'],
+  },
+  {
+    name: 'a look that points the output of the hall at one input',
+    gives: ['O02'],
+    plan: plan({
+      devices: {
+        pc: 'computer 1080p59.94',
+        main: 'switcher-8-hdmi 1080p59.94',
+        proj: 'projector',
+        cap: 'capture-hdmi',
+      },
+      links: {
+        a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+        o: 'main.out-2 > proj.in hdmi-passive 2',
+        c: 'main.out-1 > cap.in hdmi-passive 2',
+      },
+      wants: { proj: 'program', cap: 'program' },
+      segments: { talk: { title: 'Talk', order: 1, opens: 'wide' } },
+      looks: { wide: { title: 'Wide', order: 1, outputs: { main: { 'out-2': 'in-1' } } } },
+    }),
+    offers: ['Leave main output 2 as it is set'],
+    says: ['Wide points main output 2 at input 1'],
+  },
 ]

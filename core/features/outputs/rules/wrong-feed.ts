@@ -1,7 +1,18 @@
-import { type Traced, deviceName, endName, isSwitcher } from '#core/chain'
-import { type LinkEnd, type Want, own } from '#core/document'
+import { isFeed } from '#core/catalog'
+import {
+  type Traced,
+  deviceName,
+  endName,
+  isSwitcher,
+  carriedRun,
+  pointedWords,
+  runInto,
+  choicesAt,
+  pointEdits,
+} from '#core/chain'
+import { type LinkEnd, type Want, own, type Pointed } from '#core/document'
 import { text } from '#core/kernel'
-import { Draft, type Proposal, rule, runsTo } from '#core/propose'
+import { Draft, type Proposal, rule, runsTo, feedOf, ownersOf } from '#core/propose'
 import { isOneSource, otherOutput, wrongFeeds } from './output-shared'
 
 export const wrongFeed = rule({
@@ -24,7 +35,7 @@ export const wrongFeed = rule({
           output: text(endName(traced, origin)),
           carries: text(carries),
           sink: text(deviceName(traced, wanted.sink)),
-          feed: text(wanted.feed),
+          feed: text(feedWords(traced, wanted)),
         },
       ),
     ),
@@ -37,7 +48,7 @@ export const wrongFeed = rule({
               { on: 'sink', want, device: wanted.sink },
               {
                 sink: text(deviceName(traced, wanted.sink)),
-                feed: text(isOneSource(traced, wanted) ? `${deviceName(traced, wanted.of!)} alone` : wanted.feed),
+                feed: text(feedWords(traced, wanted)),
                 carries: text(carries),
                 output: text(endName(traced, run.origin!)),
               },
@@ -53,16 +64,17 @@ export const wrongFeed = rule({
     const node = origin && traced.chain.nodes.get(origin.device)
     if (!want || !node) return []
     const draft = new Draft(traced.plan)
-    const here =
-      !isOneSource(traced, want) && isSwitcher(node) && own(node.model.ports, origin.port)?.feeds?.includes(want.feed)
-    if (here) draft.set(['devices', node.id, 'ports', origin.port, 'feed'], want.feed)
+    const here = isSwitcher(node)
+      ? choicesAt(node, origin.port).find(choice => isMet(traced, want, origin, choice))
+      : undefined
+    if (here !== undefined) draft.edits.push(...pointEdits(node, origin.port, here))
     const giveUp = new Draft(traced.plan)
     if (found.at.on === 'sink') giveUp.edits.push({ do: 'remove', collection: 'wants', id: found.at.want })
     return [
-      ...(here
+      ...(here !== undefined
         ? [
             {
-              title: `Point ${node.device.name} output ${own(node.model.ports, origin.port)?.number ?? origin.port} at ${want.feed}`,
+              title: `Point ${node.device.name} output ${own(node.model.ports, origin.port)?.number ?? origin.port} at ${pointedWords(node, here)}`,
               edits: draft.edits,
             },
           ]
@@ -77,6 +89,9 @@ export const wrongFeed = rule({
   },
 })
 
+const feedWords = (traced: Traced, want: Want): string =>
+  isOneSource(traced, want) ? `${deviceName(traced, want.of!)} alone` : want.feed
+
 /** Outputs that a look points at another feed than who hangs on them should see; each look once. */
 function pointedAway(traced: Traced): { look: string; wanted: Want; origin: LinkEnd; carries: string }[] {
   const { looks, wants, segments, cues } = traced.plan
@@ -90,10 +105,22 @@ function pointedAway(traced: Traced): { look: string; wanted: Want; origin: Link
       .flatMap(wanted => {
         const origin = runsTo(traced, wanted.sink).find(({ lit }) => lit)?.origin
         const carries = origin && own(own(outputs, origin.device), origin.port)
-        return origin && carries !== undefined && carries !== wanted.feed ? [{ look, wanted, origin, carries }] : []
+        if (!origin || carries === undefined || isMet(traced, wanted, origin, carries)) return []
+        return [{ look, wanted, origin, carries: pointedWords(traced.chain.nodes.get(origin.device)!, carries) }]
       })
       .slice(0, 1)
   })
+}
+
+/** What an output is pointed at is what its sink is to see: the feed, or the one source at an input. */
+function isMet(traced: Traced, wanted: Want, { device }: LinkEnd, pointed: Pointed): boolean {
+  if (isFeed(pointed)) return pointed === wanted.feed && !isOneSource(traced, wanted)
+  const run = runInto(traced, { device, port: pointed })
+  const carried = run && carriedRun(traced, run)
+  if (isOneSource(traced, wanted)) return carried?.origin?.device === wanted.of
+  return (
+    carried !== undefined && feedOf(traced, carried) === wanted.feed && ownersOf(traced, wanted)(carried.origin!.device)
+  )
 }
 
 function leftAsSet(traced: Traced, look: string): Proposal[] {

@@ -1,5 +1,5 @@
 import { MIXED, STAGE, type Faulty } from '../../../../testing/cases'
-import { plan } from '../../../../testing/plans'
+import { fmt, plan } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
   {
@@ -97,5 +97,29 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['and its cables out'],
     says: ['no picture'],
+  },
+  {
+    name: 'an output that is pointed at an input in which nothing is plugged',
+    gives: ['C07'],
+    // What is on program comes by input 1: the other output shows it.
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: {
+          model: 'switcher-8-hdmi',
+          standard: fmt('1080p59.94'),
+          ports: { 'out-2': { feed: 'input', of: 'in-5' } },
+        },
+        hall: 'projector',
+        side: 'projector',
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+        b: 'main.out-2 > side.in hdmi-passive 2',
+        c: 'main.out-1 > hall.in hdmi-passive 2',
+      },
+    }),
+    offers: ['Point it at program', 'Point it at input 1', 'Take the loose cable out'],
+    says: ['main output 2 is pointed at input 5, in which nothing is plugged'],
   },
 ]

@@ -5,6 +5,7 @@ import {
   type WireTrace,
   deviceName,
   endName,
+  pointedWords,
   isSwitcher,
   runWith,
   socketKey,
@@ -19,6 +20,7 @@ import {
   after,
   connectTo,
   excessSources,
+  feedChoices,
   firstSwitchers,
   freeInputs,
   freeSockets,
@@ -38,6 +40,14 @@ export const looseRun = rule({
     unchosen: {
       severity: 'D',
       says: '{sender} comes into {input}, and no output of {device} is set to show it: the picture goes nowhere.',
+    },
+    empty: {
+      severity: 'D',
+      says: '{output} is pointed at {input}, in which nothing is plugged: the cable to {to} carries nothing.',
+    },
+    itself: {
+      severity: 'D',
+      says: '{output} is pointed at {input}, which gets only what comes from there: no picture enters the ring.',
     },
     noSource: { severity: 'D', says: '{device} has no picture at any input, so the cable to {to} carries nothing.' },
   },
@@ -86,6 +96,18 @@ export const looseRun = rule({
       // A ring has neither beginning nor end: no lane would show it.
       return found.run === undefined ? ghost(`Ring at ${deviceName(traced, stop.device)}`, found) : found
     })
+    const empty = stoppedBy(traced, 'empty').map(({ wire, stop }) =>
+      say(
+        traced.chain.entering.has(socketKey(wire.from!.node.id, stop.input)) ? 'itself' : 'empty',
+        { on: 'link', link: wire.id, part: 'from' },
+        {
+          output: text(socketName(wire.from!)),
+          input: text(pointedWords(wire.from!.node, stop.input)),
+          to: text(wire.to ? wire.to.node.device.name : 'nowhere'),
+        },
+        runWith(traced, wire.id)?.id,
+      ),
+    )
     const wired = new Set([...traced.chain.wires.values()].flatMap(({ from }) => (from ? [from.node.id] : [])))
     // Those that no input is left for are told at once, as that.
     const excess = new Set(excessSources(traced).map(({ id }) => id))
@@ -100,7 +122,7 @@ export const looseRun = rule({
           ]
         : [],
     )
-    return [...loose, ...dead, ...unchosen, ...without, ...alone]
+    return [...loose, ...dead, ...unchosen, ...empty, ...without, ...alone]
   },
   remedies: (traced, found) => {
     switch (found.says) {
@@ -112,6 +134,11 @@ export const looseRun = rule({
         return [...fromOutputs(traced, wireAt(traced, found)!), ...takeOut(traced, wireAt(traced, found)!)]
       case 'deadEnd':
         return leadOn(traced, found)
+      case 'empty':
+      case 'itself': {
+        const { from } = wireAt(traced, found)!.wire
+        return [...feedChoices(traced, from!.node, from!.portId), ...takeOut(traced, wireAt(traced, found)!)]
+      }
       case 'unchosen':
         return chooseAtMatrix(traced, wireAt(traced, found)!)
       default:

@@ -1,8 +1,7 @@
-import { type DeviceNode, type Traced, deviceName, feeders, runAt } from '#core/chain'
+import { type DeviceNode, type Traced, deviceName, feeders, runAt, runInto } from '#core/chain'
 import { EVERYWHERE, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
-import { runInto } from '#core/run'
 
 export const lampUngated = rule({
   code: 'N11',

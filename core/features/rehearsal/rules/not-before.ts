@@ -1,8 +1,8 @@
-import { type Traced, deviceName, lastSwitchers } from '#core/chain'
+import { type Traced, deviceName, lastSwitchers, runInto } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
-import { type Moment, cuesOf, momentsOf, runInto } from '#core/run'
+import { type Moment, cuesOf, momentsOf } from '#core/run'
 
 export const notBefore = rule({
   code: 'N12',

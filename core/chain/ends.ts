@@ -1,6 +1,8 @@
-import { type Run, type Traced, socketKey } from '#core/chain'
 import type { LinkEnd } from '#core/document'
 import { fact } from '#core/kernel'
+import { socketKey } from './resolve'
+import type { Run } from './runs'
+import type { Traced } from './traced'
 
 /** Runs with a picture, by the input in which they end. */
 const endsFact = fact<Traced, ReadonlyMap<string, Run>>('runs by their end', ({ runs }) => {
