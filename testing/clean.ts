@@ -68,6 +68,32 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     wants: { scr: 'multiview' },
   }),
+  'slides of one output on air under captions from the other of the same computer': worked({
+    devices: {
+      pc: 'computer 1080p59.94',
+      cam: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-4-strict 1080p59.94',
+      proj: 'projector',
+    },
+    links: {
+      a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+      b: 'pc.hdmi-2 > main.in-2 hdmi-passive 2',
+      c: 'cam.hdmi > main.in-3 hdmi-passive 2',
+      o: 'main.out-1 > proj.in hdmi-passive 2',
+    },
+    wants: { proj: 'program' },
+    segments: { talk: { title: 'Talk', order: 1, opens: 'both', sources: ['pc', 'cam'] } },
+    looks: {
+      both: {
+        title: 'Both',
+        order: 1,
+        program: { main: 'in-1' },
+        keys: { main: { '1': 'names' } },
+        layouts: { pc: { 'hdmi-1': 'full', 'hdmi-2': 'caption' } },
+      },
+    },
+    overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc', output: 'hdmi-2' } },
+  }),
   'to SDI and back': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

@@ -178,7 +178,7 @@ function figure(to: Pixels, x: number, feet: number, size: number, coat: Colour)
   oval(to, x, top + head, head * 0.85, head, [206, 160, 128])
 }
 
-/** A page of a computer: full, one line on black, nothing, or a countdown. */
+/** A page of a computer: full, one line on black, nothing, a countdown, or what its person works with. */
 function page(
   { index, content = 'full', asKey, words = 'Caption' }: Scene,
   width: number,
@@ -208,6 +208,22 @@ function page(
     const words = `${String(Math.floor(left / 60)).padStart(2, '0')}:${String(left % 60).padStart(2, '0')}`
     const letters = height * 0.3
     write(to, words, (width - wordWidth(words, letters)) / 2, height * 0.32, letters, PAPER)
+    return to
+  }
+  if (content === 'operator') {
+    // The page small, the next one smaller, notes beside: nothing that anybody else is to see.
+    const to = plain(width, height, tint(index, 0.16, 0.3))
+    rect(to, width * 0.04, height * 0.08, width * 0.5, height * 0.5, PAPER)
+    rect(to, width * 0.04, height * 0.64, width * 0.24, height * 0.24, [150, 148, 142])
+    for (let line = 0; line < 7; line++)
+      rect(
+        to,
+        width * 0.6,
+        height * (0.1 + line * 0.1),
+        width * (0.34 - 0.05 * (line % 3)),
+        height * 0.03,
+        [130, 128, 122],
+      )
     return to
   }
   const to = plain(width, height, PAPER)

@@ -43,7 +43,7 @@ export function pictureFrom(
   const seeing = 'mixers' in given ? atRest(given) : given
   const inner = [...through, device]
   if (!gathers(node)) {
-    const content = seeing.content(device)
+    const content = seeing.content(device, port)
     const clip = seeing.clip?.(device)
     const preset = seeing.preset(device)
     return {
@@ -128,7 +128,9 @@ function keyLayers(
         if (id === undefined || !overlay) return []
         // Where the box is tied to an input, that one is seen in it, whatever was meant.
         const port =
-          overlay.kind === 'box' && node.model.inset ? node.model.inset : fillInput(traced, node, overlay.fill)
+          overlay.kind === 'box' && node.model.inset
+            ? node.model.inset
+            : fillInput(traced, node, overlay.fill, overlay.output)
         return [
           {
             picture: worded(
@@ -157,13 +159,18 @@ function keyLayers(
 
 /**
  * The input of a switcher by which a source's picture comes in: straight, or by a feeder that can show it. Straight ones
- * first. Of a source with fill and key, the fill.
+ * first. Of a source with fill and key, the fill; of one with several outputs, that which is named.
  */
-export function fillInput(traced: Traced, { id, model }: DeviceNode, source: string): string | undefined {
+export function fillInput(
+  traced: Traced,
+  { id, model }: DeviceNode,
+  source: string,
+  output?: string,
+): string | undefined {
   const inputs = portsOf(model, 'in').filter(([, port]) => carriesPicture(port))
   const straight = inputs.find(([port]) => {
     const origin = runInto(traced, { device: id, port })?.origin
-    return origin?.device === source && origin.port !== 'key'
+    return origin?.device === source && (output === undefined ? origin.port !== 'key' : origin.port === output)
   })
   return (straight ?? inputs.find(([port]) => linkTo(traced, { device: id, port }, source)))?.[0]
 }
@@ -260,6 +267,7 @@ const inputTiles = (traced: Traced, seeing: Seeing, node: DeviceNode, through: r
 /** Every source that a picture shows, outermost first, with how it comes to be there. */
 export interface Shown {
   readonly device: string
+  readonly port: string
   readonly as: 'background' | 'key' | 'tile'
   readonly kind?: KeyKind
   readonly overlay?: string
@@ -271,6 +279,7 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
     return [
       {
         device: picture.device,
+        port: picture.port,
         as,
         ...(key?.kind ? { kind: key.kind } : {}),
         ...(key?.overlay ? { overlay: key.overlay } : {}),

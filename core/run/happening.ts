@@ -14,8 +14,8 @@ export type Event =
     }
   /** One of the plan's macros is fired; `device` holds it. */
   | { readonly macro: string }
-  /** What a source shows from then on. */
-  | { readonly content: Content }
+  /** What a source shows from then on: at one of its outputs, or at all. */
+  | { readonly content: Content; readonly port?: string }
   /** A plug is drawn at an input of a device, or put back. */
   | { readonly signal: 'lost' | 'back'; readonly port: string }
   | { readonly power: 'off' | 'on' }

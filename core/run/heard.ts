@@ -53,7 +53,7 @@ export function followed(traced: Traced, node: DeviceNode, mix: MixState, portId
   const { program, incoming } = mix
   const boxed = Object.values(mix.keys).some(id => {
     const overlay = own(traced.plan.overlays, id)
-    return overlay?.kind === 'box' && fillInput(traced, node, overlay.fill) === portId
+    return overlay?.kind === 'box' && fillInput(traced, node, overlay.fill, overlay.output) === portId
   })
   if (boxed) return 1
   if (!incoming || program === incoming.input) return program === portId ? 1 : 0

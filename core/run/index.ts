@@ -1,6 +1,16 @@
 export { callsOf } from './calls'
 export { TICKS_PER_MS, TICKS_PER_S, frameTicks } from './clock'
-export { fillInput, linkTo, makesGraphics, pictureAt, pictureFrom, shownIn, unfitIn, tapOf } from './compose'
+export {
+  fillInput,
+  linkTo,
+  makesGraphics,
+  pictureAt,
+  pictureFrom,
+  type Shown,
+  shownIn,
+  unfitIn,
+  tapOf,
+} from './compose'
 export { type Gate, type SoundWay, doubled, gateAt, waysTo } from './heard'
 export { type Fault, Judge } from './judge'
 export { type Jump, type Pressed, jumpsOf, pressedOf } from './jumps'
@@ -11,7 +21,7 @@ export type { Event, Happening } from './happening'
 export { Rehearsal, seededChances } from './rehearsal'
 export { commandOf, expandMacro, stepsOf } from './macros'
 export { routeTo, safeState, showing, tallyOf, withOverlay } from './stage'
-export { type ShowState, stateBefore, taken } from './state'
+export { type ShowState, contentIn, stateBefore, taken } from './state'
 export { ownStills, readied } from './stores'
 export { type Take, happeningsOf, judgedSinks, planTake } from './take'
 export { isDark, wordsOf } from './tell'

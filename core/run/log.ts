@@ -87,7 +87,7 @@ const isName = (value: unknown): value is string => typeof value === 'string' &&
 const KINDS: Readonly<Record<string, (value: unknown, one: Fields) => boolean>> = {
   command: value => isCommand(value, 0),
   macro: isName,
-  content: value => CONTENTS.some(one => one === value),
+  content: (value, { port }) => CONTENTS.some(one => one === value) && (port === undefined || isName(port)),
   signal: (value, { port }) => (value === 'lost' || value === 'back') && isName(port),
   power: value => value === 'off' || value === 'on',
   camera: (value, { preset }) => (value === 'moves' || value === 'settled') && (preset === undefined || isName(preset)),

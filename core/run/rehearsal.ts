@@ -10,7 +10,7 @@ import { actsOf } from './hands'
 import type { Happening } from './happening'
 import { type Command, type Machine, advanced, commanded, isSettled, machineOf, seenIn } from './machine'
 import { expandMacro } from './macros'
-import { type MixState, type Seeing, type ShowState, mixerNodes, stateBefore } from './state'
+import { type MixState, type Seeing, type ShowState, mixerNodes, stateBefore, contentIn, taken } from './state'
 import { ownStills, storesOf } from './stores'
 import type { ClipShown } from './tree'
 
@@ -75,7 +75,7 @@ export class Rehearsal {
   private readonly places = new Map<string, Place>()
   /** By switcher: its machine from a frame on, in order; the first is how it began. */
   private readonly history = new Map<string, { frame: number; machine: Machine; given?: Given }[]>()
-  private readonly contents = new Map<string, { tick: number; content: Content }[]>()
+  private readonly contents = new Map<string, { tick: number; port: string | undefined; content: Content }[]>()
   private readonly moves = new Map<
     string,
     { tick: number; index: number; moving: boolean; byHand: boolean; preset: string | undefined }[]
@@ -138,7 +138,7 @@ export class Rehearsal {
     if (!('command' in one) && !('mark' in one)) this.stirs(tick, tick + AFTER_TICKS)
     if ('command' in one) this.press(one, index)
     else if ('macro' in one) this.fire(one.macro, tick, index)
-    else if ('content' in one) noted(this.contents, device, { tick, content: one.content })
+    else if ('content' in one) noted(this.contents, device, { tick, port: one.port, content: one.content })
     else if ('camera' in one) this.move(one, index)
     else if ('clip' in one) this.play(device, tick, one.clip ?? undefined, index)
     else if ('signal' in one) this.gaps.note(socketKey(device, one.port), tick, one.signal === 'lost')
@@ -366,7 +366,7 @@ export class Rehearsal {
         return seenIn(this.machineIn(device, frame)!, frame)
       },
       feed: (device, port) => own(this.machineIn(device, this.leftBy(device, tick))?.outputs, port),
-      content: device => this.contentAt(device, tick),
+      content: (device, port) => this.contentAt(device, port, tick),
       preset: device => this.presetAt(device, tick),
       moving: device => this.moves.get(device)?.findLast(one => one.tick <= tick)?.moving ?? false,
       clip: device => this.clipAt(device, tick),
@@ -435,8 +435,11 @@ export class Rehearsal {
     return moved ? moved.preset : own(this.start.presets, device)
   }
 
-  private contentAt(device: string, tick: number): Content | undefined {
-    return this.contents.get(device)?.findLast(one => one.tick <= tick)?.content ?? own(this.start.contents, device)
+  private contentAt(device: string, port: string, tick: number): Content | undefined {
+    const last = this.contents
+      .get(device)
+      ?.findLast(one => one.tick <= tick && (one.port === undefined || one.port === port))
+    return last?.content ?? contentIn(this.start.contents, device, port)
   }
 
   /** What converters and radio between a switcher and an input add, ticks: in this run, and at most. */
@@ -512,7 +515,7 @@ export class Rehearsal {
   /** What a source shows, and whether it moves. */
   sourceAt(device: string, tick: number): { readonly content: Content | undefined; readonly moving: boolean } {
     return {
-      content: this.contentAt(device, tick),
+      content: this.contentAt(device, '', tick),
       moving: this.moves.get(device)?.findLast(one => one.tick <= tick)?.moving ?? false,
     }
   }
@@ -569,7 +572,20 @@ export class Rehearsal {
         return [device, { program, preview, keys, faded, ...(stores ? { stores } : {}) }]
       }),
     )
-    const contents = Object.fromEntries([...this.contents].map(([device, list]) => [device, list.at(-1)!.content]))
+    const contents = [...this.contents].reduce(
+      (now, [device, list]) =>
+        list.reduce(
+          (all, { port, content }) =>
+            taken(
+              { ...this.start, contents: all },
+              port === undefined
+                ? { title: '', order: 0, contents: { [device]: content } }
+                : { title: '', order: 0, layouts: { [device]: { [port]: content } } },
+            ).contents,
+          now,
+        ),
+      this.start.contents,
+    )
     const outputs = Object.fromEntries(
       [...this.places].map(([device]) => [device, this.history.get(device)!.at(-1)!.machine.outputs]),
     )
@@ -584,7 +600,7 @@ export class Rehearsal {
       mixers,
       outputs,
       sound: this.soundWith(device => this.history.get(device)!.at(-1)!.machine),
-      contents: { ...this.start.contents, ...contents },
+      contents,
       presets,
     }
   }

@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest'
 import { tracedOf } from '#core/chain'
 import type { Plan } from '#core/document'
 import { fmt, plan } from '../../testing/plans'
-import { type Picture, momentsOf, pictureAt, shownIn, stateBefore, taken } from './index'
+import {
+  type Picture,
+  Rehearsal,
+  contentIn,
+  momentsOf,
+  pictureAt,
+  planTake,
+  shownIn,
+  stateBefore,
+  taken,
+} from './index'
 
 /** Two sources at a feeder, its program and two more at the last switcher; hall and a clean recording. */
 const chain = (more: Partial<Plan> = {}): Plan =>
@@ -131,8 +141,8 @@ describe('what is seen', () => {
   it('lists what is shown, with how it comes there', () => {
     const picture = see(chain({ overlays }), { ...base, keys: { main: { '2': 'names' } } }, 'hall')
     expect(shownIn(picture)).toEqual([
-      { device: 'a', as: 'background' },
-      { device: 'pc', as: 'key', kind: 'luma', overlay: 'names' },
+      { device: 'a', port: 'hdmi', as: 'background' },
+      { device: 'pc', port: 'hdmi-1', as: 'key', kind: 'luma', overlay: 'names' },
     ])
   })
 })
@@ -172,6 +182,39 @@ describe('moments', () => {
       ['two', 'again', 'in-2', 'names', 'caption'],
       ['three', 'opens', 'in-2', 'names', 'caption'],
     ])
+  })
+  it('have each output of a computer show its own page, until the whole computer is told; taken back as it was', () => {
+    const full = { title: 'Full', order: 1, contents: { pc: 'full' } } as const
+    const split = { title: 'Split', order: 2, layouts: { pc: { 'hdmi-2': 'caption' } } } as const
+    const blank = { title: 'Blank', order: 3, contents: { pc: 'blank' } } as const
+    const pages = chain({
+      looks: { full, split, blank },
+      segments: { one: { title: 'One', order: 1, opens: 'full' } },
+      cues: {
+        split: { segment: 'one', title: 'Split', order: 1, look: 'split' },
+        blank: { segment: 'one', title: 'Blank', order: 2, look: 'blank' },
+        back: { segment: 'one', title: 'Back', order: 3, back: 'blank' },
+        whole: { segment: 'one', title: 'Whole', order: 4, back: 'split' },
+      },
+    })
+    const traced = tracedOf(pages)
+    const both = ({ contents }: ReturnType<typeof stateBefore>) =>
+      ['hdmi-1', 'hdmi-2'].map(port => contentIn(contents, 'pc', port))
+    expect(momentsOf(traced).map(({ state }) => both(state))).toEqual([
+      ['full', 'full'],
+      ['full', 'caption'],
+      ['blank', 'blank'],
+      ['full', 'caption'],
+      ['full', 'full'],
+    ])
+    // From any of these to any other by plan, in the run, and read back from where that came to rest.
+    for (const { state: from } of momentsOf(traced))
+      for (const { state: to } of momentsOf(traced)) {
+        const take = planTake(traced, from, to)
+        const run = new Rehearsal(traced, from, { phase: () => 0.5, delay: () => 0.5 })
+        run.happen(take.steps.flatMap(({ happenings }, i) => happenings.map(one => ({ ...one, tick: i * 24_000 }))))
+        expect([both(take.steps.at(-1)?.state ?? from), both(run.settled())]).toEqual([both(to), both(to)])
+      }
   })
   it('are those of one segment where it is looked at', () =>
     expect(told({ segment: 'two' }).map(([, cue]) => cue)).toEqual(['opens', 'again']))

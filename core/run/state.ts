@@ -1,5 +1,5 @@
 import { carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, runInto } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, runInto, socketKey } from '#core/chain'
 import { type Content, type LinkEnd, type Look, OFF, type Opening, own, type Pointed } from '#core/document'
 import type { ClipShown, Picture } from './tree'
 
@@ -41,7 +41,7 @@ export interface Seeing {
   readonly mixer: (device: string) => MixState | undefined
   /** What an output is pointed at, where that is not as the plan sets it. */
   readonly feed: (device: string, port: string) => Pointed | undefined
-  readonly content: (device: string) => Content | undefined
+  readonly content: (device: string, port: string) => Content | undefined
   /** What an input shows in place of what comes to it: it lost its signal. */
   readonly instead?: (end: LinkEnd) => Picture | undefined
   readonly moving?: (device: string) => boolean
@@ -57,7 +57,7 @@ export function atRest(state: ShowState): Seeing {
   const rest: Seeing = {
     mixer: device => own(state.mixers, device),
     feed: (device, port) => own(own(state.outputs, device), port),
-    content: device => own(state.contents, device),
+    content: (device, port) => contentIn(state.contents, device, port),
     preset: device => own(state.presets, device),
     into: () => rest,
   }
@@ -71,7 +71,7 @@ export interface ShowState {
   readonly outputs: Readonly<Record<string, Readonly<Record<string, Pointed>>>>
   /** By device and input. */
   readonly sound: Readonly<Record<string, Readonly<Record<string, Opening>>>>
-  /** By source. */
+  /** By source, or by source and output (`pc/hdmi-2`), which goes before. */
   readonly contents: Readonly<Record<string, Content>>
   /** By camera. */
   readonly presets: Readonly<Record<string, string>>
@@ -117,7 +117,7 @@ export function taken(state: ShowState, look: Look): ShowState {
     mixers: Object.fromEntries(mixers),
     outputs: byPort(state.outputs, look.outputs),
     sound: byPort(state.sound, look.sound),
-    contents: { ...state.contents, ...look.contents },
+    contents: withContents(state.contents, look),
     presets: { ...state.presets, ...look.presets },
   }
 }
@@ -152,9 +152,37 @@ export function takenBack(state: ShowState, look: Look, before: ShowState): Show
     mixers: Object.fromEntries(mixers),
     outputs: without(state.outputs, look.outputs, before.outputs),
     sound: without(state.sound, look.sound, before.sound),
-    contents: without(state.contents, look.contents, before.contents),
+    contents: without(state.contents, contentsNamed(look, state.contents, before.contents), before.contents),
     presets: without(state.presets, look.presets, before.presets),
   }
+}
+
+type Contents = ShowState['contents']
+
+/** What a source shows at one of its outputs. */
+export const contentIn = (contents: Contents, device: string, port: string): Content | undefined =>
+  own(contents, socketKey(device, port)) ?? own(contents, device)
+
+const isAt = (key: string, device: string): boolean => key.startsWith(`${device}/`)
+
+/** What is said of a whole source takes the place of what was said of its outputs. */
+function withContents(was: Contents, { contents = {}, layouts = {} }: Look): Contents {
+  const devices = Object.keys(contents)
+  const kept = Object.entries(was).filter(([key]) => !devices.some(device => isAt(key, device)))
+  const byOutput = Object.entries(layouts).flatMap(([device, ports]) =>
+    Object.entries(ports).map(([port, content]) => [socketKey(device, port), content] as const),
+  )
+  return { ...Object.fromEntries(kept), ...contents, ...Object.fromEntries(byOutput) }
+}
+
+/** The keys that a look changes, or makes void. */
+function contentsNamed({ contents = {}, layouts = {} }: Look, ...states: Contents[]): Record<string, true> {
+  const devices = Object.keys(contents)
+  const below = states.flatMap(Object.keys).filter(key => devices.some(device => isAt(key, device)))
+  const byOutput = Object.entries(layouts).flatMap(([device, ports]) =>
+    Object.keys(ports).map(port => socketKey(device, port)),
+  )
+  return Object.fromEntries([...devices, ...below, ...byOutput].map(key => [key, true] as const))
 }
 
 function byPort<T>(

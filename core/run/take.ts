@@ -1,6 +1,6 @@
 import { mixOf } from '#core/catalog'
 import { type Traced, isSwitcher } from '#core/chain'
-import { BLACK, type LinkEnd, type Look, OFF, type Want, own } from '#core/document'
+import { BLACK, type LinkEnd, type Look, OFF, type Want, own, type Content } from '#core/document'
 import { TICKS_PER_MS, TICKS_PER_S } from './clock'
 import { pictureAt } from './compose'
 import type { Command } from './machine'
@@ -14,7 +14,8 @@ interface Act {
   readonly device: string
   readonly patch: Omit<Look, 'title' | 'order'>
   readonly command: Command | undefined
-  readonly content?: NonNullable<Look['contents']>[string]
+  readonly content?: Content
+  readonly port?: string
   /** A camera that goes to a position: nobody may see it on the way. */
   readonly preset?: string
   /** A still that is loaded: nobody may see its store meanwhile. */
@@ -100,13 +101,35 @@ function actsBetween(traced: Traced, old: ShowState, next: ShowState): Act[] {
       if (feed !== own(own(old.outputs, device), port))
         acts.push({ device, patch: { outputs: { [device]: { [port]: feed } } }, command: { do: 'output', port, feed } })
   }
-  for (const [device, content] of Object.entries(next.contents))
-    if (content !== own(old.contents, device))
-      acts.push({ device, patch: { contents: { [device]: content } }, command: undefined, content })
+  acts.push(...pagesBetween(old.contents, next.contents))
   for (const [device, preset] of Object.entries(next.presets))
     if (preset !== own(old.presets, device))
       acts.push({ device, patch: { presets: { [device]: preset } }, command: undefined, preset })
   return acts.filter(({ device }) => traced.chain.nodes.has(device))
+}
+
+/** Pages that change: of a whole source before those of its outputs, which go before. */
+function pagesBetween(old: ShowState['contents'], next: ShowState['contents']): Act[] {
+  const whole = Object.entries(next).flatMap(([device, content]): Act[] =>
+    device.includes('/') || content === own(old, device)
+      ? []
+      : [{ device, patch: { contents: { [device]: content } }, command: undefined, content }],
+  )
+  const afresh = new Set(whole.map(({ device }) => device))
+  const single = Object.entries(next).flatMap(([key, content]): Act[] => {
+    const [device, port] = key.split('/') as [string, string | undefined]
+    if (port === undefined || (content === own(old, key) && !afresh.has(device))) return []
+    return [{ device, port, patch: { layouts: { [device]: { [port]: content } } }, command: undefined, content }]
+  })
+  // An output of which nothing is said any more shows what its source does.
+  const back = Object.keys(old).flatMap((key): Act[] => {
+    const [device, port] = key.split('/') as [string, string | undefined]
+    const content = own(next, device)
+    if (port === undefined || own(next, key) !== undefined || content === undefined || afresh.has(device)) return []
+    afresh.add(device)
+    return [{ device, patch: { contents: { [device]: content } }, command: undefined, content }]
+  })
+  return [...whole, ...back, ...single]
 }
 
 const applied = (traced: Traced, state: ShowState, acts: readonly Act[]): ShowState =>
@@ -399,7 +422,9 @@ function told(
         ...(commands.length
           ? [{ device, command: commands.length === 1 ? commands[0]! : { do: 'all' as const, commands } }]
           : []),
-        ...acts.flatMap(({ content }) => (content ? [{ device, content }] : [])),
+        ...acts.flatMap(({ content, port }) =>
+          content ? [{ device, content, ...(port === undefined ? {} : { port }) }] : [],
+        ),
         ...acts.flatMap(({ preset }) => (preset === undefined ? [] : [{ device, camera: 'moves' as const, preset }])),
       ],
       state,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { number } from 'yup'
+import { carriesPicture, portsOf } from '#core/catalog'
 import { type Box, type Edit, type Overlay, emptyPlan, setEdit } from '#core/document'
 import type { KeyerPlan, OverlayRow, Overlays, Place } from '#core/features/keys'
 import { usePlanStore } from '~/plan/store'
@@ -31,6 +32,12 @@ const KINDS = {
   pattern: 'a shape',
   box: 'a box',
 } as const
+/** The picture outputs of the source, of which one may be named. */
+const outputs = computed(() => {
+  const device = plan.value.devices[props.row.overlay.fill]
+  const model = device && plan.value.models[device.model]
+  return model ? portsOf(model, 'out').filter(([id, port]) => carriesPicture(port) && id !== 'key') : []
+})
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const set = (field: keyof Overlay, value: unknown, words: string): void =>
   void store.commit(words.slice(0, 120), [
@@ -143,6 +150,23 @@ function inSegment(id: string): void {
         >
           <option v-for="one in all.sources" :key="one.device" :value="one.device">{{ one.name }}</option>
           <option v-if="!plan.devices[row.overlay.fill]" :value="row.overlay.fill">{{ row.overlay.fill }}, gone</option>
+        </select></label
+      >
+      <label v-if="outputs.length > 1 || row.overlay.output !== undefined"
+        ><span>By its output</span>
+        <select
+          class="pick"
+          :value="row.overlay.output ?? ''"
+          @change="event => set('output', valueIn(event), `${row.overlay.title} by ${valueIn(event) || 'the first'}`)"
+        >
+          <option value="">the first that comes</option>
+          <option v-for="[id, one] in outputs" :key="id" :value="id">{{ one.title }}</option>
+          <option
+            v-if="row.overlay.output !== undefined && !outputs.some(([id]) => id === row.overlay.output)"
+            :value="row.overlay.output"
+          >
+            {{ row.overlay.output }}, gone
+          </option>
         </select></label
       >
       <label

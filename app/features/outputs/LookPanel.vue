@@ -34,7 +34,26 @@ const CONTENT_WORDS = {
   caption: 'caption on black',
   blank: 'blank',
   countdown: 'countdown',
+  operator: 'operator\u2019s view',
 } as const
+/** A computer as a whole, and each of its outputs where it has several. */
+const pages = computed(() =>
+  props.seen.computers.flatMap(({ device, name, outputs: outs }) => [
+    { key: device, name, at: ['contents', device], named: look.value?.contents?.[device] },
+    ...(outs.length > 1
+      ? outs.map(({ port, name: out }) => ({
+          key: `${device}/${port}`,
+          name: `${name}, ${out}`,
+          at: ['layouts', device, port],
+          named: look.value?.layouts?.[device]?.[port],
+        }))
+      : []),
+  ]),
+)
+const stays = (key: string): string => {
+  const content = props.instant.contents[key]
+  return content ? `stays ${CONTENT_WORDS[content]}` : key.includes('/') ? 'as the computer' : 'stays open'
+}
 
 const set = (at: readonly string[], value: string | boolean | undefined, words: string): void =>
   emit('set', at, value === '' ? undefined : value, words)
@@ -155,22 +174,16 @@ const set = (at: readonly string[], value: string | boolean | undefined, words: 
   </section>
   <section v-if="seen.computers.length || seen.movers.length" class="mixer" aria-label="Sources">
     <h3>Sources</h3>
-    <label v-for="one in seen.computers" :key="one.device">
+    <label v-for="one in pages" :key="one.key">
       <span class="cut">{{ one.name }}</span>
       <select
         class="pick"
-        :class="{ named: look?.contents?.[one.device] !== undefined }"
+        :class="{ named: one.named !== undefined }"
         :aria-label="`What ${one.name} shows`"
-        :value="look?.contents?.[one.device] ?? ''"
-        @change="event => set(['contents', one.device], valueIn(event), `${one.name} shows ${valueIn(event)}`)"
+        :value="one.named ?? ''"
+        @change="event => set(one.at, valueIn(event), `${one.name} shows ${titleIn(event)}`)"
       >
-        <option value="">
-          {{
-            look?.contents?.[one.device] === undefined
-              ? `stays ${instant.contents[one.device] ? CONTENT_WORDS[instant.contents[one.device]!] : 'open'}`
-              : 'as before'
-          }}
-        </option>
+        <option value="">{{ one.named === undefined ? stays(one.key) : 'as before' }}</option>
         <option v-for="content in CONTENTS" :key="content" :value="content">{{ CONTENT_WORDS[content] }}</option>
       </select>
     </label>

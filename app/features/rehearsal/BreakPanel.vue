@@ -18,7 +18,7 @@ const isOut = (device: string, port: string): boolean =>
   props.now.broken.some(one => one.device === device && one.port === port)
 const mend = ({ device, port }: Broken): void =>
   void live.event(device, port === undefined ? { power: 'on' } : { signal: 'back', port })
-const PAGES = ['full', 'caption', 'blank', 'countdown'] as const
+const PAGES = ['full', 'caption', 'blank', 'countdown', 'operator'] as const
 const left = computed(() => props.now.arrive)
 </script>
 

@@ -2,8 +2,8 @@ import type { Feed } from '#core/catalog'
 import { type Schema, collection, mapOf, number, object, oneOf, ref } from '#core/kernel'
 import { OPENINGS, type Opening } from './devices'
 
-/** What a computer shows on an output. */
-export const CONTENTS = ['full', 'caption', 'blank', 'countdown'] as const
+/** What a computer shows on an output; `operator` is what its own person works with, and nobody else is to see. */
+export const CONTENTS = ['full', 'caption', 'blank', 'countdown', 'operator'] as const
 export type Content = (typeof CONTENTS)[number]
 
 /** What an output is pointed at in a moment: a feed, or the input that it carries. */
@@ -31,8 +31,10 @@ export interface Look {
   readonly outputs?: ByPort<Pointed>
   /** By switcher and input: how its sound is opened. */
   readonly sound?: ByPort<Opening>
-  /** By source: what it shows. */
+  /** By source: what it shows, at all of its outputs. */
   readonly contents?: ByDevice<Content>
+  /** By source and output: what it shows there, where that is not the same at all of them. */
+  readonly layouts?: ByPort<Content>
   /** By camera: the name of the position that it stands in. */
   readonly presets?: ByDevice<string>
 }
@@ -57,6 +59,7 @@ export const looks = collection<Look>({
     outputs: some(some(ref('slug'))),
     sound: some(some(oneOf(OPENINGS))),
     contents: some(oneOf(CONTENTS)),
+    layouts: some(some(oneOf(CONTENTS))),
     presets: some(ref('title')),
   }),
   words: ({ title }) => title,

@@ -9,6 +9,8 @@ export interface Overlay {
   readonly kind: KeyKind
   /** The source whose picture is laid over; it may be gone. */
   readonly fill: string
+  /** The output of that source by which it comes; absent, the first that is led there. */
+  readonly output?: string
   /** The source of the key signal of a linear key; absent, the fill's own second output. */
   readonly key?: string
   /** Where it lies, in shares of the picture; absent, over all of it. */
@@ -90,6 +92,7 @@ export const overlays = collection<Overlay>({
     order: number(-1e9, 1e9),
     kind: oneOf(KEY_KINDS),
     fill: ref('slug'),
+    output: ref('slug'),
     key: ref('slug'),
     box: object(['x', 'y', 'w', 'h'], { x: number(0, 1), y: number(0, 1), w: number(0.01, 1), h: number(0.01, 1) }),
     over: ref('slug'),

@@ -21,11 +21,11 @@ export interface Laid {
 export const keyersOf = (node: DeviceNode): readonly Keyer[] | undefined => mixOf(node.model)?.keyers
 
 /** The switcher that an overlay is meant to lie over: the one it names, else the last. */
-export function placeOf(traced: Traced, { over, fill }: Overlay): DeviceNode | undefined {
+export function placeOf(traced: Traced, { over, fill, output }: Overlay): DeviceNode | undefined {
   const named = over === undefined ? undefined : traced.chain.nodes.get(over)
   if (named && isSwitcher(named)) return named
   const last = lastSwitchers(traced)
-  return last.find(node => fillInput(traced, node, fill) !== undefined) ?? last[0]
+  return last.find(node => fillInput(traced, node, fill, output) !== undefined) ?? last[0]
 }
 
 const laidFact = fact<Traced, readonly Laid[]>('overlays', traced =>
@@ -34,7 +34,7 @@ const laidFact = fact<Traced, readonly Laid[]>('overlays', traced =>
     .map(([id, overlay]): Laid => {
       const node = placeOf(traced, overlay)
       const tied = overlay.kind === 'box' ? node?.model.inset : undefined
-      const input = node && (fillInput(traced, node, overlay.fill) ?? tied)
+      const input = node && (fillInput(traced, node, overlay.fill, overlay.output) ?? tied)
       const feeder =
         node &&
         input !== undefined &&
@@ -69,8 +69,8 @@ export function laidIn(traced: Traced): readonly Laid[] {
 }
 
 /** What uses one keyer for another's work: the same picture, cut out in the same way. */
-export const useOf = ({ overlay: { fill, key, kind, box }, node }: Laid): string =>
-  JSON.stringify([node?.id, fill, key, kind, box])
+export const useOf = ({ overlay: { fill, output, key, kind, box }, node }: Laid): string =>
+  JSON.stringify([node?.id, fill, output, key, kind, box])
 
 /**
  * Overlays that are used in the same segment, each in a keyer of its own: the largest set that the keyers can take, the

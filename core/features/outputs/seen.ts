@@ -1,5 +1,14 @@
 import { carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, runInto, pointedAt, choicesAt, pointedName } from '#core/chain'
+import {
+  type DeviceNode,
+  type Traced,
+  isSwitcher,
+  runInto,
+  pointedAt,
+  choicesAt,
+  pointedName,
+  socketKey,
+} from '#core/chain'
 import { type Plan, own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
 import { type Moment, type Picture, type ShowState, momentsOf, pictureAt, isDark, wordsOf } from '#core/run'
@@ -68,8 +77,12 @@ export interface WhoSees {
   /** How the test picture of each source is drawn. */
   readonly scenes: Readonly<Record<string, Scene>>
   readonly mixers: readonly Mixer[]
-  /** Sources whose contents can change, by id. */
-  readonly computers: readonly { readonly device: string; readonly name: string }[]
+  /** Sources whose contents can change, with those of their outputs that are led somewhere. */
+  readonly computers: readonly {
+    readonly device: string
+    readonly name: string
+    readonly outputs: readonly { readonly port: string; readonly name: string }[]
+  }[]
   /** Cameras that are sent to positions. */
   readonly movers: readonly { readonly device: string; readonly name: string }[]
 }
@@ -98,7 +111,12 @@ export function whoSees(traced: Traced): WhoSees {
     cells,
     scenes: scenesOf(traced),
     mixers: mixersOf(traced),
-    computers: sourcesThat(traced, ({ model }) => model.kind === 'computer' || model.kind === 'tablet'),
+    computers: sourcesThat(traced, ({ model }) => model.kind === 'computer' || model.kind === 'tablet').map(one => ({
+      ...one,
+      outputs: portsOf(traced.chain.nodes.get(one.device)!.model, 'out')
+        .filter(([port, row]) => carriesPicture(row) && traced.chain.leaving.has(socketKey(one.device, port)))
+        .map(([port, { title }]) => ({ port, name: title })),
+    })),
     movers: sourcesThat(
       traced,
       ({ model }) => isCamera(model) && portsOf(model, 'in').some(([, { carries }]) => carries === 'control'),

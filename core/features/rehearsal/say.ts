@@ -45,7 +45,12 @@ export function eventWords(traced: Traced, device: string, event: Event): string
   const name = nameOf(traced, device)
   if ('command' in event) return commandWords(traced, device, event.command)
   if ('macro' in event) return `macro ${own(traced.plan.macros, event.macro)?.title ?? event.macro}`
-  if ('content' in event) return `${name} shows its ${event.content} page`
+  if ('content' in event) {
+    const where = event.port === undefined ? name : endName(traced, { device, port: event.port })
+    return event.content === 'operator'
+      ? `${where} shows what its person works with`
+      : `${where} shows its ${event.content} page`
+  }
   if ('signal' in event) {
     const where = endName(traced, { device, port: event.port })
     return event.signal === 'lost' ? `plug drawn at ${where}` : `plug back at ${where}`

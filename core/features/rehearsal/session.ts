@@ -10,6 +10,7 @@ import {
   type Plan,
   canonicalPlan,
   own,
+  type Content,
 } from '#core/document'
 import {
   type Command,
@@ -326,7 +327,16 @@ export class Session {
 
   /** What stands now as a look of the whole chain. */
   asLook(title: string, order: number): Look {
-    const { mixers, contents, presets, sound } = this.rehearsal.settled()
+    const { mixers, outputs, contents, presets, sound } = this.rehearsal.settled()
+    const [whole, single] = [true, false].map(all =>
+      Object.entries(contents).filter(([key]) => key.includes('/') !== all),
+    )
+    const layouts: Record<string, Record<string, Content>> = {}
+    for (const [key, content] of single!) {
+      const [device, port] = key.split('/') as [string, string]
+      layouts[device] = { ...layouts[device], [port]: content }
+    }
+    const pointed = Object.entries(outputs).filter(([, ports]) => Object.keys(ports).length)
     const program = Object.fromEntries(
       Object.entries(mixers).flatMap(([id, mix]) => (mix.program === undefined ? [] : [[id, mix.program]])),
     )
@@ -348,7 +358,9 @@ export class Session {
       ...(Object.keys(keys).length ? { keys } : {}),
       faded,
       ...(Object.keys(sound).length ? { sound } : {}),
-      ...(Object.keys(contents).length ? { contents } : {}),
+      ...(pointed.length ? { outputs: Object.fromEntries(pointed) } : {}),
+      ...(whole!.length ? { contents: Object.fromEntries(whole!) } : {}),
+      ...(single!.length ? { layouts } : {}),
       ...(Object.keys(presets).length ? { presets } : {}),
     }
   }

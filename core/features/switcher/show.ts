@@ -19,6 +19,7 @@ const CONTENT_WORDS = {
   caption: 'a caption on black',
   blank: 'nothing',
   countdown: 'a countdown',
+  operator: 'what its person works with',
 }
 const OPENING_WORDS = { fixed: 'open', follows: 'follows its picture', shut: 'shut' } as const
 const END_WORDS = {
@@ -44,9 +45,10 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
     for (const [id, overlay] of byOrder(plan.overlays)) {
       const keyers = keyersOf(plan, node.id, id)
       if (overlay.over !== node.id && keyers.length === 0) continue
-      const inputs = [overlay.fill, ...(overlay.kind === 'linear' && overlay.key !== undefined ? [overlay.key] : [])]
-        .map(source => fillInput(traced, node, source))
-        .flatMap(port => (port === undefined ? [] : [endName(traced, { device: node.id, port })]))
+      const inputs = [
+        fillInput(traced, node, overlay.fill, overlay.output),
+        ...(overlay.kind === 'linear' && overlay.key !== undefined ? [fillInput(traced, node, overlay.key)] : []),
+      ].flatMap(port => (port === undefined ? [] : [endName(traced, { device: node.id, port })]))
       const graphic = overlay.graphic === undefined ? undefined : own(plan.graphics, overlay.graphic)
       const titles = keyers.map(number => mixOf(node.model)?.keyers[Number(number) - 1]?.title ?? `keyer ${number}`)
       list.push({
@@ -68,9 +70,18 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
   }
   for (const { title, steps } of macrosOf(traced).filter(({ at }) => at === node.id))
     list.push({ name: 'Macro', value: `${title}: ${steps.join('; ')}` })
-  for (const [, { title, contents, presets }] of looks) {
+  for (const [, { title, contents, layouts, presets }] of looks) {
     const content = own(contents, node.id)
     if (content) list.push({ name: 'Page', value: `${title}: ${CONTENT_WORDS[content]}` })
+    for (const [port, layout] of Object.entries(own(layouts, node.id) ?? {})) {
+      const where = own(node.model.ports, port)
+      list.push({
+        name: 'Page',
+        value: `${title}: ${CONTENT_WORDS[layout]}`,
+        port: where?.title ?? port,
+        dir: 'out',
+      })
+    }
     const preset = own(presets, node.id)
     if (preset) list.push({ name: 'Position', value: `${preset}, for ${title}` })
   }

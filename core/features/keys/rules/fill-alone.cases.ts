@@ -1,7 +1,30 @@
-import { type Faulty } from '../../../../testing/cases'
+import { type Faulty, STAGE } from '../../../../testing/cases'
 import { worked } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
+  {
+    name: 'an overlay by an output of its computer that leads elsewhere',
+    gives: ['K01'],
+    plan: worked({
+      devices: {
+        pc: 'computer 1080p59.94',
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: STAGE,
+        proj: 'projector',
+        side: 'screen',
+      },
+      links: {
+        a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+        b: 'pc.hdmi-2 > side.in hdmi-passive 2',
+        c: 'cam.hdmi > main.in-3 hdmi-passive 2',
+        o: 'main.out-1 > proj.in hdmi-passive 2',
+      },
+      wants: { proj: 'program', side: { feed: 'program', of: 'pc' } },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc', output: 'hdmi-2' } },
+    }),
+    offers: ['Take what comes to main input 1'],
+    says: ['Names'],
+  },
   {
     name: 'fill without key',
     gives: ['K01'],

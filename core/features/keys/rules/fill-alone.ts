@@ -112,7 +112,7 @@ const together = (traced: Traced, { runs }: Pair): Proposal[] =>
   })
 
 const reaches = (traced: Traced, { node, overlay }: Pick<Laid, 'node' | 'overlay'>): boolean =>
-  fillInput(traced, node!, overlay.fill) !== undefined
+  fillInput(traced, node!, overlay.fill, overlay.output) !== undefined
 
 /** Overlays whose picture, or whose key, does not come to the switcher that is to lay them over. */
 const missing = (traced: Traced): Laid[] =>
@@ -138,6 +138,13 @@ function overlayRemedies(traced: Traced, { at, says }: Finding): Proposal[] {
     const inputs = freeInputs(traced, node.id).filter(input => input.node.id === node.id)
     for (const out of freeSockets(traced, source, 'out'))
       offers.push(...connectTo(traced, out, inputs, `Connect ${source.device.name} to`).slice(0, 2))
+  }
+  if (says === 'unreached' && source && overlay.output !== undefined) {
+    const input = fillInput(traced, node, overlay.fill)
+    const draft = new Draft(traced.plan)
+    draft.set(['overlays', id, 'output'])
+    const where = input === undefined ? '' : endName(traced, { device: node.id, port: input })
+    if (input !== undefined) offers.push({ title: `Take what comes to ${where}`.slice(0, 120), edits: draft.edits })
   }
   if (says === 'keyless') {
     const draft = new Draft(traced.plan)

@@ -98,7 +98,11 @@ function exchanged(traced: Traced, source: string, last: string, feeder: string)
 /** Keyed where it comes in: it lies over the pictures of that feeder alone. */
 function atFeeder(traced: Traced, { id, overlay, feeder }: Laid): Proposal[] {
   const node = traced.chain.nodes.get(feeder!)!
-  if (runInto(traced, { device: feeder!, port: fillInput(traced, node, overlay.fill) ?? '' }) === undefined) return []
+  if (
+    runInto(traced, { device: feeder!, port: fillInput(traced, node, overlay.fill, overlay.output) ?? '' }) ===
+    undefined
+  )
+    return []
   const draft = new Draft(traced.plan)
   draft.set(['overlays', id, 'over'], feeder)
   for (const [look, { keys }] of Object.entries(traced.plan.looks))

@@ -89,4 +89,45 @@ export const CASES: readonly Faulty[] = [
     offers: ['pc shows its full page then'],
     says: ['pc is on air as it is at proj'],
   },
+  {
+    name: 'names lit from an output that shows the slides, while the other shows the caption',
+    gives: ['K16'],
+    plan: worked({
+      devices: { pc: 'computer 1080p59.94', cam: 'camera-box-hdmi 1080p59.94', main: STAGE, proj: 'projector' },
+      links: {
+        b: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+        e: 'pc.hdmi-2 > main.in-3 hdmi-passive 2',
+        d: 'cam.hdmi > main.in-2 hdmi-passive 2',
+        o: 'main.out-1 > proj.in hdmi-passive 2',
+      },
+      wants: { proj: 'program' },
+      segments: { talk: { title: 'Talk', order: 1, opens: 'named' } },
+      looks: {
+        named: {
+          title: 'Named',
+          order: 1,
+          program: { main: 'in-2' },
+          keys: { main: { '1': 'names' } },
+          layouts: { pc: { 'hdmi-1': 'full', 'hdmi-2': 'caption' } },
+        },
+      },
+      // Nothing says by which of its outputs: it is the first that comes.
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    }),
+    offers: ['pc shows the caption on black then'],
+    says: ['Names is lit while pc shows its full page'],
+  },
+  {
+    name: 'what the person at the computer works with is on air',
+    gives: ['K16'],
+    plan: worked({
+      ...ONE,
+      segments: { talk: { title: 'Talk', order: 1, opens: 'notes' } },
+      looks: {
+        notes: { title: 'Notes', order: 1, program: { main: 'in-1' }, layouts: { pc: { 'hdmi-1': 'operator' } } },
+      },
+    }),
+    offers: ['pc HDMI 1 shows its full page then'],
+    says: ['shows what its person works with, and proj see it'],
+  },
 ]

@@ -352,6 +352,14 @@ function inLook(traced: Traced, id: string, look: Look): Gone[] {
             tell(`${pointedWords(there, pointed)} at ${endName(traced, { device, port })}`, mend, 'uncarried')
         }
     }
+  for (const [device, ports] of Object.entries(look.layouts ?? {})) {
+    const there = chain.nodes.get(device)
+    if (!there) tell(`the source ${device}`, draft => draft.set(['looks', id, 'layouts', device]))
+    else
+      for (const port of Object.keys(ports))
+        if (own(there.model.ports, port)?.dir !== 'out')
+          tell(`the output ${port} of ${there.device.name}`, draft => draft.set(['looks', id, 'layouts', device, port]))
+  }
   for (const field of ['contents', 'presets'] as const)
     for (const device of Object.keys(look[field] ?? {}))
       if (!own(plan.devices, device)) tell(`the source ${device}`, draft => draft.set(['looks', id, field, device]))
