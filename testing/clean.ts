@@ -94,6 +94,32 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc', output: 'hdmi-2' } },
   }),
+  'a small switcher by USB, a capture box and a telephone of the house into a computer that mixes': plan({
+    devices: {
+      cam: { model: 'camera-box-hdmi', shot: 'safe', ports: { hdmi: { format: fmt('1080p59.94') } } },
+      far: 'camera-box-hdmi 1080p59.94',
+      tel: { model: 'phone-network', limitsOff: true, ports: { network: { format: fmt('1080p29.97') } } },
+      box: 'capture-box-hdmi',
+      side: 'switcher-4-multiview 1080p59.94',
+      main: {
+        model: 'computer-mixing',
+        standard: fmt('1080p59.94'),
+        ports: { 'out-1': { feed: 'multiview' } },
+      },
+      own: 'screen',
+      web: 'stream-viewers',
+    },
+    links: {
+      a: 'cam.hdmi > side.in-1 hdmi-passive 2',
+      u: 'side.out-4 > main.in-4 usb-picture 0',
+      f: 'far.hdmi > box.in hdmi-passive 2',
+      b: 'box.out > main.in-5 usb-picture 0',
+      n: 'tel.network > main.in-6 network-cable 10',
+      o: 'main.out-1 > own.in hdmi-passive 2',
+      w: 'main.out-3 > web.in network-cable 5',
+    },
+    wants: { own: 'multiview', web: 'program' },
+  }),
   'to SDI and back': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

@@ -9,6 +9,7 @@ export {
   carriedRun,
   deviceName,
   endName,
+  hostOf,
   pointedName,
   pointedWords,
   runAt,

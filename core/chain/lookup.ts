@@ -1,9 +1,9 @@
-import { isFeed } from '#core/catalog'
+import { isFeed, portsOf } from '#core/catalog'
 import { type LinkEnd, type Pointed, own } from '#core/document'
 import type { Finding } from '#core/kernel'
 import { runInto } from './ends'
 import { pointedAt } from './pass'
-import { type DeviceNode, type Socket, gathers } from './resolve'
+import { type DeviceNode, type Socket, gathers, socketKey } from './resolve'
 import type { Run } from './runs'
 import type { Stop } from './stop'
 import type { WireTrace } from './trace'
@@ -56,6 +56,13 @@ export function pointedName(traced: Traced, node: DeviceNode, pointed: Pointed):
   const run = isFeed(pointed) ? undefined : runInto(traced, { device: node.id, port: pointed })
   const from = run?.origin && deviceName(traced, run.origin.device)
   return `${pointedWords(node, pointed)}${from ? `, ${from}` : ''}`
+}
+
+/** The computer of a capture: the one that houses it, or to which its USB lead goes; a capture by itself is its own. */
+export function hostOf({ chain, plan }: Traced, { id, device, model }: DeviceNode): string {
+  if (device.in !== undefined && plan.devices[device.in]) return device.in
+  const leads = portsOf(model, 'out').filter(([, { carries }]) => carries === 'usb')
+  return leads.map(([port]) => chain.leaving.get(socketKey(id, port))?.[0]?.to?.node.id).find(Boolean) ?? id
 }
 
 /** The run that a run carries in truth: of an output that is pointed at one input, what comes in there. */

@@ -265,7 +265,7 @@ function nameRings(chain: Chain, wires: Map<string, WireTrace>): void {
       .sort((a, b) => a.past.size - b.past.size || (a.id < b.id ? -1 : 1))
     const first = wires.get(root!.id)!
     const { node, portId } = first.wire.from!
-    const input = carriedBy(node, portId) === 'input' ? pointedAt(node, portId) : undefined
+    const input = gathers(node) && carriedBy(node, portId) === 'input' ? pointedAt(node, portId) : undefined
     wires.set(first.wire.id, {
       ...first,
       stop: input === undefined ? { why: 'no-source', device: node.id } : { why: 'empty', input },

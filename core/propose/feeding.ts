@@ -32,8 +32,9 @@ export function unfedWants({ plan, pictures }: Traced): [string, Want][] {
 export function outputsAreFull(traced: Traced, feed: Feed): boolean {
   const able = [...traced.chain.nodes.values()]
     .filter(isSwitcher)
-    .some(({ model }) => Object.values(model.ports).some(port => port.feeds?.includes(feed)))
-  return able && freeOutputs(traced, feed).length === 0
+    .some(({ model }) => Object.values(model.ports).some(port => port.feeds?.includes(feed) && port.carries !== 'usb'))
+  // What goes to a computer over USB is no output for a screen.
+  return able && freeOutputs(traced, feed).every(({ port }) => port?.carries === 'usb')
 }
 
 /** What the run's output is pointed at; undefined for a source's picture. */

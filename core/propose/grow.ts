@@ -38,7 +38,7 @@ export function excessSources(traced: Traced): DeviceNode[] {
 const pictureInputs = (model: Model): [string, Port][] =>
   portsOf(model, 'in').filter(([, port]) => carriesPicture(port))
 const pictureOutputs = (model: Model): [string, Port][] =>
-  portsOf(model, 'out').filter(([, port]) => carriesPicture(port))
+  portsOf(model, 'out').filter(([, port]) => carriesPicture(port) && port.carries !== 'usb')
 
 /** Switchers by their order in the plan. */
 export function switchersOf({ chain }: Traced): DeviceNode[] {

@@ -1,11 +1,12 @@
 /** What travels on a port. Two ports can only be joined by a passive way when they carry the same kind. */
-export const SIGNAL_KINDS = ['hdmi', 'sdi', 'usbc', 'pair', 'network', 'sound', 'control'] as const
+export const SIGNAL_KINDS = ['hdmi', 'sdi', 'usbc', 'usb', 'pair', 'network', 'sound', 'control'] as const
 export type SignalKind = (typeof SIGNAL_KINDS)[number]
 
 export const SIGNAL_TITLES: Readonly<Record<SignalKind, string>> = {
   hdmi: 'HDMI',
   sdi: 'SDI',
   usbc: 'USB-C video',
+  usb: 'USB picture',
   pair: 'twisted-pair video',
   network: 'network video',
   sound: 'analogue sound',

@@ -11,6 +11,7 @@ const SHAPES: Record<Port['carries'], string> = {
   hdmi: 'M0.5 1.5H11.5V5.5L9.5 8.5H2.5L0.5 5.5Z',
   sdi: 'M6 0.5A4.5 4.5 0 1 1 5.99 0.5Z',
   usbc: 'M3.5 2.5H8.5A2.5 2.5 0 0 1 8.5 7.5H3.5A2.5 2.5 0 0 1 3.5 2.5Z',
+  usb: 'M0.5 2H11.5V8H0.5ZM2.5 5H9.5',
   pair: 'M1.5 9.5V2.5H4V0.5H8V2.5H10.5V9.5Z',
   network: 'M1.5 9.5V2.5H4V0.5H8V2.5H10.5V9.5Z',
   control: 'M1.5 9.5V2.5H4V0.5H8V2.5H10.5V9.5Z',

@@ -267,4 +267,16 @@ export const BESIDE: Record<string, Model> = {
     },
     paths: [{ from: ['in'], to: [2, 3, 4, 5, 6, 7, 8].map(n => `out-${n}`), format: 'same', delay: ms(0, 0, 0) }],
   },
+  'light-panel': load('Light, LED panel', 100, 32000),
+  'light-spot': { ...load('Light, LED spot with lens', 300, 78000), warm: true },
+  'light-battery': { ...load('Light, small LED panel on a battery', 15, 9000), supply: 'battery', battery: { wh: 48 } },
+  'charger-four': load('Charger for four camera batteries', 140, 26000),
+  'intercom-base': load('Intercom base station for belt packs', 25, 140000),
+  'intercom-pack': { ...load('Intercom belt pack with headset', 1.5, 42000), supply: 'battery', battery: { wh: 9 } },
+  'tally-lamps': load('Tally lamps, four on one box', 6, 24000),
+}
+
+/** What has no picture, no sound and no control that the plan follows, but draws and weighs. */
+function load(title: string, watts: number, priceMinor: number): Model {
+  return { title, role: 'load', ports: {}, paths: [], watts, supply: 'mains', priceMinor }
 }

@@ -77,6 +77,25 @@ const LARGE: Row = {
   loss: { shows: 'frozen', frames: 4, lockFrames: 4 },
 }
 
+/** Scenes with layers: each layer over the picture is a keyer; all is worked at the computer itself. */
+const SCENES: Row = {
+  ...SMALL,
+  press: 'preview',
+  transitions: ['cut', 'mix', 'dip', 'wipe', 'stinger'],
+  longest: 600,
+  keyers: before(4, 'luma', 'linear', 'chroma', 'box').map((keyer, i) => ({ ...keyer, title: `Layer ${i + 1}` })),
+  stills: 100,
+  stillFrames: 2,
+  again: 'beside',
+  clips: 20,
+  colours: 20,
+  shortName: 40,
+  longName: 40,
+  bootS: 90,
+  surfaces: [{ kind: 'panel', reaches: ACTS, latencyMs: 30, confirms: true }, pad],
+  records: 1,
+}
+
 export const MIXES: Readonly<Record<string, Row>> = {
   'switcher-4-strict': { ...SMALL, inset: 'in-1' },
   'switcher-4-scaling': { ...SMALL, press: 'direct', keyers: before(1, 'luma', 'box') },
@@ -131,22 +150,11 @@ export const MIXES: Readonly<Record<string, Row>> = {
     loss: { shows: 'colour', frames: 1, lockFrames: 25 },
     inset: 'in-2',
   },
-  // Scenes with layers: each layer over the picture is a keyer; all is worked at the computer itself.
-  'computer-mixing': {
-    ...SMALL,
-    press: 'preview',
-    transitions: ['cut', 'mix', 'dip', 'wipe', 'stinger'],
-    longest: 600,
-    keyers: before(4, 'luma', 'linear', 'chroma', 'box').map((keyer, i) => ({ ...keyer, title: `Layer ${i + 1}` })),
-    stills: 100,
-    stillFrames: 2,
-    again: 'beside',
-    clips: 20,
-    colours: 20,
-    shortName: 40,
-    longName: 40,
-    bootS: 90,
-    surfaces: [{ kind: 'panel', reaches: ACTS, latencyMs: 30, confirms: true }, pad],
-    records: 1,
+  'computer-mixing': SCENES,
+  'computer-mixing-chassis': {
+    ...SCENES,
+    stills: 200,
+    clips: 40,
+    keyers: [...SCENES.keyers, ...after(1, 'luma', 'linear')],
   },
 }

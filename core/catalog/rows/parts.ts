@@ -37,6 +37,25 @@ export const sdi = (dir: Port['dir'], title: string, more: Partial<Port> = {}): 
   ...more,
 })
 
+/** A picture with its sound over USB, as a capture sends it and a computer takes it. */
+export const usbPicture = (dir: Port['dir'], title: string, more: Partial<Port> = {}): Port => ({
+  title,
+  dir,
+  carries: 'usb',
+  connector: dir === 'out' ? 'usb-c' : 'usb-a',
+  ...(dir === 'out' ? { coding: VIDEO_422 } : {}),
+  ...more,
+})
+/** A picture with its sound over the network of the house. */
+export const networkPicture = (dir: Port['dir'], title: string, more: Partial<Port> = {}): Port => ({
+  title,
+  dir,
+  carries: 'network',
+  connector: '8p8c',
+  ...(dir === 'out' ? { coding: VIDEO_422 } : {}),
+  ...more,
+})
+
 export const ALL_1080P = set(1080, 'p', R24, '24/1', '25/1', R30, '30/1', '50/1', R60, '60/1')
 export const ALL_720P = set(720, 'p', '25/1', R30, '30/1', '50/1', R60, '60/1')
 export const ALL_1080I = set(1080, 'i', '25/1', R30, '30/1')

@@ -21,6 +21,7 @@ import {
   set,
   source,
   VIDEO_422,
+  networkPicture,
 } from './parts'
 
 /** What makes a picture. */
@@ -531,6 +532,44 @@ export const SOURCES: Record<string, Model> = {
     'none',
     0,
     ms(120, 200, 400),
+  ),
+  'phone-network': source(
+    'phone',
+    'Phone that sends its picture over the network of the house',
+    networkPicture('out', 'Network picture', {
+      ...heard,
+      makes: [set(1080, 'p', '30/1', '25/1', R30, '50/1'), set(720, 'p', '30/1', '25/1')],
+    }),
+    6,
+    'battery',
+    45000,
+    ms(80, 150, 300),
+    { battery: { wh: 15 } },
+  ),
+  'camera-ptz-network': source(
+    'camera',
+    'Pan-tilt-zoom camera, its picture over the network alone',
+    networkPicture('out', 'Network picture', {
+      ...heard,
+      poe: { takes: 4 },
+      makes: [set(1080, 'p', '25/1', R30, '50/1', R60), set(720, 'p', '50/1', R60)],
+    }),
+    16,
+    'mains',
+    150000,
+    ms(60, 100, 180),
+  ),
+  'computer-network': source(
+    'computer',
+    'Computer that sends its screen over the network of the house',
+    networkPicture('out', 'Network picture', {
+      ...heard,
+      makes: [set(1080, 'p', '30/1', '25/1', '60/1', '50/1'), set(720, 'p', '30/1', '25/1')],
+    }),
+    60,
+    'mains',
+    90000,
+    ms(80, 150, 300),
   ),
   'still-store': {
     title: 'Still store, SDI fill and key, silent',

@@ -23,7 +23,9 @@ import {
   set,
   sound,
   switcher,
+  networkPicture,
   usbControl,
+  usbPicture,
 } from './parts'
 
 /** Switchers. */
@@ -85,6 +87,7 @@ const ROWS: Record<string, Model> = {
       hdmi('out', 'HDMI out', 165, feeds('program')),
       hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview')),
       hdmi('out', 'HDMI out', 165, feeds('multiview')),
+      usbPicture('out', 'USB out', feeds('program')),
     ],
     { sound: sound('in', 'Sound in', 'mini-jack', 2) },
     frames(1, 1.5, 2),
@@ -98,6 +101,7 @@ const ROWS: Record<string, Model> = {
       hdmi('out', 'HDMI out', 165, feeds('program')),
       hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview', 'multiview', 'input')),
       hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')),
+      usbPicture('out', 'USB out', feeds('program')),
     ],
     { 'sound-1': sound('in', 'Sound in 1', 'mini-jack', 2), 'sound-2': sound('in', 'Sound in 2', 'mini-jack', 2) },
     frames(1, 1.5, 2),
@@ -125,6 +129,7 @@ const ROWS: Record<string, Model> = {
         hdmi('out', 'HDMI out', 340, feeds('program', 'clean', 'input')),
         hdmi('out', 'HDMI out', 340, feeds('program', 'clean', 'preview', 'input')),
         hdmi('out', 'HDMI out', 340, feeds('multiview', 'program')),
+        usbPicture('out', 'USB out', feeds('program')),
       ],
       { 'sound-1': lineIn('Sound in', 'xlr', 2) },
       frames(1, 1.5, 2),
@@ -152,6 +157,7 @@ const ROWS: Record<string, Model> = {
       [
         hdmi('out', 'HDMI out', 165, feeds('program')),
         hdmi('out', 'HDMI out', 165, feeds('multiview', 'program', 'preview')),
+        usbPicture('out', 'USB out', feeds('program')),
       ],
       {
         sound: sound('in', 'Sound in', 'mini-jack', 2),
@@ -184,6 +190,7 @@ const ROWS: Record<string, Model> = {
       sdi('out', 'SDI out', feeds('program', 'clean')),
       hdmi('out', 'HDMI out', 165, feeds('program', 'clean', 'preview')),
       hdmi('out', 'HDMI out', 165, feeds('multiview', 'program')),
+      usbPicture('out', 'USB out', feeds('program')),
     ],
     { 'sound-1': lineIn('Sound in 1', 'jack', 2), 'sound-2': sound('in', 'Sound in 2', 'mini-jack', 2) },
     frames(1, 1.5, 2),
@@ -289,6 +296,8 @@ const ROWS: Record<string, Model> = {
       [
         ...repeat(2, hdmi('in', 'Capture', 340, CAPTURED)),
         { title: 'Call in', dir: 'in', carries: 'network', connector: '8p8c', delay: frames(1, 2, 3) },
+        ...repeat(2, usbPicture('in', 'USB picture', CAPTURED)),
+        networkPicture('in', 'Network picture', { delay: frames(1, 2, 4) }),
       ],
       [
         ...repeat(2, hdmi('out', 'Screen', 340, feeds('program', 'clean', 'preview', 'multiview', 'input'))),
@@ -306,6 +315,27 @@ const ROWS: Record<string, Model> = {
       frames(1, 2, 3),
       150,
       165000,
+    ),
+    kind: 'computer',
+  },
+  'computer-mixing-chassis': {
+    ...switcher(
+      'Computer that mixes, with a card in a chassis: four SDI inputs and two SDI outputs behind one lead',
+      [
+        ...repeat(4, sdi('in', 'Card in', CAPTURED)),
+        ...repeat(2, usbPicture('in', 'USB picture', CAPTURED)),
+        ...repeat(2, networkPicture('in', 'Network picture', { delay: frames(1, 2, 4) })),
+      ],
+      [
+        ...repeat(2, sdi('out', 'Card out', feeds('program', 'clean', 'input'))),
+        hdmi('out', 'Screen', 340, feeds('multiview', 'program', 'clean', 'preview', 'input')),
+        networkPicture('out', 'Stream', feeds('program', 'clean')),
+        networkPicture('out', 'Call out', { ...feeds('program', 'clean'), minus: true }),
+      ],
+      { sound: sound('in', 'Sound interface', 'jack', 2) },
+      frames(1, 2, 3),
+      320,
+      420000,
     ),
     kind: 'computer',
   },

@@ -24,6 +24,7 @@ import {
   sound,
   usb,
   way,
+  usbPicture,
 } from './parts'
 
 /** What stands in a run between two others. */
@@ -173,6 +174,32 @@ export const WAYS: Record<string, Model> = {
       290000,
     ),
     radio: { fMHz: 5500, eirpDbm: 23, gainDbi: 6, needsDbm: -68, channels: 10 },
+  },
+  'capture-box-hdmi': {
+    ...way(
+      'capture',
+      'To USB',
+      'Capture box, HDMI in, its picture to any computer over USB',
+      hdmi('in', 'HDMI in', 340, { takes: [ALL_1080P, ALL_720P, ALL_1080I] }),
+      [usbPicture('out', 'USB out')],
+      { format: 'same', delay: ms(20, 40, 70) },
+      usb,
+      16000,
+    ),
+    usb: { class: '5G', bitsPerPixel: 16 },
+  },
+  'capture-box-sdi': {
+    ...way(
+      'capture',
+      'To USB',
+      'Capture box, SDI in, its picture to any computer over USB',
+      sdi('in', 'SDI in', { takes: [ALL_1080P, ALL_720P, ALL_1080I] }),
+      [usbPicture('out', 'USB out')],
+      { format: 'same', delay: ms(20, 40, 70) },
+      usb,
+      24000,
+    ),
+    usb: { class: '5G', bitsPerPixel: 16 },
   },
   'encoder-network': way(
     'encoder',

@@ -1,5 +1,5 @@
 import { type Port, bodyOf, carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isSwitcher, socketKey } from '#core/chain'
+import { type DeviceNode, type Traced, isSwitcher, socketKey, hostOf } from '#core/chain'
 import { TASKS, type Task } from '#core/document'
 import { fact } from '#core/kernel'
 import { USB_CLASSES, type UsbClass, usbVideoBits } from '#core/signal'
@@ -53,11 +53,11 @@ const roomOf = ({ model }: DeviceNode): number => {
 const isNetwork = ({ carries }: Port): boolean => carries === 'network'
 
 /** Captures by what houses them: a computer, or nothing that the plan names. */
-function capturesOf({ chain, plan }: Traced): Map<string, DeviceNode[]> {
+function capturesOf(traced: Traced): Map<string, DeviceNode[]> {
   const found = new Map<string, DeviceNode[]>()
-  for (const node of chain.nodes.values()) {
+  for (const node of traced.chain.nodes.values()) {
     if (node.model.kind !== 'capture') continue
-    const host = node.device.in !== undefined && plan.devices[node.device.in] ? node.device.in : node.id
+    const host = hostOf(traced, node)
     found.set(host, [...(found.get(host) ?? []), node])
   }
   return found

@@ -58,7 +58,9 @@ const FEED_WORDS: Readonly<Record<Feed, string>> = {
 /** A small switcher has so many inputs for pictures at the most. */
 const SMALL_INPUTS = 8
 
-const pictures = (model: Model, dir: 'in' | 'out') => portsOf(model, dir).filter(([, port]) => carriesPicture(port))
+/** Sockets for cameras and screens: what comes by network or USB is no place for them. */
+const pictures = (model: Model, dir: 'in' | 'out') =>
+  portsOf(model, dir).filter(([, port]) => carriesPicture(port) && port.carries !== 'usb' && port.carries !== 'network')
 const priceOf = (id: string): number => MODELS.get(id)!.priceMinor
 
 /** The picture outputs of a source that are used, or its first. */

@@ -39,7 +39,8 @@ export interface Growth {
 }
 
 const inputs = (model: Model): number => portsOf(model, 'in').filter(([, port]) => carriesPicture(port)).length
-const outputs = (model: Model): number => portsOf(model, 'out').filter(([, port]) => carriesPicture(port)).length
+const outputs = (model: Model): number =>
+  portsOf(model, 'out').filter(([, port]) => carriesPicture(port) && port.carries !== 'usb').length
 
 /** How many of each kind are told for one switcher. */
 const MOST_OF_A_KIND = 4

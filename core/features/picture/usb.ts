@@ -1,5 +1,5 @@
 import { MODELS, type Model, portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, type WireTrace, accepts, isSwitcher } from '#core/chain'
+import { type DeviceNode, type Traced, type WireTrace, accepts, isSwitcher, hostOf } from '#core/chain'
 import { type Finding, dataRate, text } from '#core/kernel'
 import { Draft, type Proposal, formatsTaken, otherStandards, setSender, shortTitle } from '#core/propose'
 import { USB_CLASSES, type VideoFormat, usbVideoBits } from '#core/signal'
@@ -14,12 +14,13 @@ interface Asked {
 }
 
 /** The captures that bring pictures to a host: a computer that houses them, or each by itself. */
-function hosts({ trace, plan }: Traced): Map<string, Asked[]> {
+function hosts(traced: Traced): Map<string, Asked[]> {
+  const { trace } = traced
   const found = new Map<string, Asked[]>()
   for (const at of [...trace.wires.values()].sort((a, b) => (a.wire.id < b.wire.id ? -1 : 1))) {
     const node = at.wire.to?.node
     if (!at.arrives || !at.signal || !node?.model.usb) continue
-    const host = node.device.in !== undefined && plan.devices[node.device.in] ? node.device.in : node.id
+    const host = hostOf(traced, node)
     found.set(host, [
       ...(found.get(host) ?? []),
       { node, at, bits: usbVideoBits(at.signal.format, node.model.usb.bitsPerPixel) },

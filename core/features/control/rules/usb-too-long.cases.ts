@@ -22,4 +22,25 @@ export const CASES: readonly Faulty[] = [
     offers: ['Active USB lead'],
     says: ['5\u00A0m'],
   },
+  {
+    name: 'a capture box too far from its computer',
+    gives: ['L04'],
+    // A passive lead of 5 Gb/s goes 3 m.
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        box: 'capture-box-hdmi',
+        main: 'computer-mixing 1080p59.94',
+        web: 'stream-viewers',
+      },
+      links: {
+        a: 'cam.hdmi > box.in hdmi-passive 2',
+        b: 'box.out > main.in-4 usb-picture 5',
+        w: 'main.out-3 > web.in network-cable 5',
+      },
+      wants: { web: 'program' },
+    }),
+    offers: ['Active USB lead for pictures'],
+    says: ['USB lead for pictures', '7\u00A0m long', '3\u00A0m'],
+  },
 ]
