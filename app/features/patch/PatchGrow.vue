@@ -3,7 +3,7 @@ import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
 import type { Growth } from '#core/features/patch'
 import type { Verdict } from '#core/kernel'
-import { moneyText, msText } from '#core/words'
+import { listWords, moneyText, msText } from '#core/words'
 
 import { usePlanStore } from '~/plan/store'
 
@@ -131,6 +131,11 @@ function keys(event: KeyboardEvent): void {
           </tr>
         </tbody>
       </table>
+      <p v-if="row.looksLost.length" class="strong">
+        {{ row.how === 'feeder' ? 'With all its inputs used,' : 'With it' }}
+        {{ row.looksLost.length === 1 ? 'a look' : `${row.looksLost.length} looks` }} can no longer be shown:
+        {{ listWords(row.looksLost) }}.
+      </p>
       <template v-if="row.limits.length"
         ><h4>{{ row.how === 'feeder' ? 'Across the join' : 'What it costs besides' }}</h4>
         <ul>

@@ -279,6 +279,17 @@ describe('which switcher', () => {
     ).length
     expect(smallest!.minor).toBe(6_500 + 2 * 24_000 + (outs < 2 ? 4_500 : 0))
   })
+  it('counts the looks that two small ones cannot show, for the choice behind the link that loses fewest', () => {
+    const look = (title: string, ...sources: string[]) => ({ look: title, title, sources, overlays: [] })
+    const two = (hdmi: number, ...looks: ReturnType<typeof look>[]) =>
+      waysToSwitch(traced, { ...askedOf(traced), hdmi, spare: 0, looks }).find(({ how }) => how === 'two')!
+    const everybody = Array.from({ length: 24 }, (_, i) => `cam-${i}`)
+    // Six pictures find a pair whose last has room for all that are seen together.
+    expect(two(6, look('All', ...everybody.slice(0, 6))).cannot.join()).not.toMatch(/looks/)
+    // The most inputs of the catalogue are 20: one is for the link, so five of 24 stand behind it.
+    const { cannot } = two(24, look('Duet', 'cam-0', 'cam-1'), look('All', ...everybody))
+    expect(cannot).toContain('1 of 2 looks: All')
+  })
   it('says what a computer that mixes lacks', () => {
     const ways = waysToSwitch(traced, { ...askedOf(traced), hdmi: 6 })
     expect(ways.find(({ how }) => how === 'computer')!.cannot.join()).toMatch(/inputs, 6 are needed/)

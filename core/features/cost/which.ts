@@ -1,3 +1,5 @@
+import { listWords } from '#core/words'
+import { type LookNeed, lostBehind, needsOf } from '#core/run'
 import { MODELS, type Feed, type Model, carriesPicture, makesOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, kitLines, lastSwitchers, socketKey, usedOf } from '#core/chain'
 import { type VideoFormat, formatLabel, setsContain } from '#core/signal'
@@ -21,6 +23,8 @@ export interface Asked {
   /** A computer that works switchers is there already. */
   readonly computer: boolean
   readonly standard: VideoFormat | undefined
+  /** The looks of the running order. */
+  readonly looks: readonly LookNeed[]
 }
 
 export interface Extra {
@@ -120,6 +124,7 @@ export function askedOf(traced: Traced): Asked {
     panel: last?.model.mix?.surfaces.some(({ kind }) => kind === 'panel') ?? false,
     computer: [...chain.nodes.values()].some(({ model }) => model.surface === 'computer'),
     standard,
+    looks: needsOf(traced),
   }
 }
 
@@ -170,9 +175,21 @@ function judge(asked: Asked, ids: readonly string[]): Pick<Way, 'inputs' | 'free
     extra('computer-control', 'computer to work it', asked.computer ? 0 : 1)
   }
   if (rows.length > 1) {
+    const behind = needed - (pictures(last, 'in').length - 1)
     cannot.push('one picture of the feeder at a time', 'no mix, key or box between two of the feeder')
+    cannot.push(...looksCut(asked, behind))
   }
   return { inputs, free: Math.max(0, inputs - needed), can, cannot, extras }
+}
+
+/** The looks that cannot be shown with so many pictures behind the link of a feeder. */
+function looksCut({ looks, sdi, hdmi }: Asked, behind: number): string[] {
+  const sources = [...new Set(looks.flatMap(look => look.sources))]
+  // What no look shows, or is only asked for here, goes behind the link first.
+  const mustGo = behind - Math.max(0, sdi + hdmi - sources.length)
+  if (mustGo < 2) return []
+  const lost = lostBehind(looks, sources, Math.min(mustGo, sources.length))
+  return lost.length ? [`${lost.length} of ${looks.length} looks: ${listWords(lost.map(({ title }) => title))}`] : []
 }
 
 /** Outputs against what they can be pointed at: those with the least choice first. */

@@ -1,6 +1,7 @@
+import { holds, needsOf, lostBehind } from '#core/run'
 import { MODELS, type Model, carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, delayMs, isSwitcher } from '#core/chain'
-import type { Edit } from '#core/document'
+import { type DeviceNode, delayMs, isSwitcher, tracedOf } from '#core/chain'
+import { type Edit, applyEdits } from '#core/document'
 import {
   type Checked,
   type Effect,
@@ -34,6 +35,8 @@ export interface Growth {
   readonly delayMs: number
   /** What cannot be done across the join, or what is lost. */
   readonly limits: readonly string[]
+  /** Looks of the running order that it cannot show, though they can be shown now; of a feeder: when it is full. */
+  readonly looksLost: readonly string[]
   readonly edits: readonly Edit[]
   readonly effect: Effect | undefined
 }
@@ -68,6 +71,26 @@ export function growthOf(checked: Checked): Growth[] {
   return [...rows.sort((a, b) => (a.minorPerInput ?? Infinity) - (b.minorPerInput ?? Infinity)), ...without(checked)]
 }
 
+/** Looks that hold now and do not with the edits made. */
+function looksLost({ traced }: Checked, edits: readonly Edit[]): string[] {
+  const needs = needsOf(traced).filter(need => holds(traced, need))
+  const applied = needs.length ? applyEdits(traced.plan, edits) : undefined
+  if (!applied?.ok) return []
+  const next = tracedOf(applied.value.plan)
+  return needs.filter(need => !holds(next, need)).map(({ title }) => title)
+}
+
+/** Looks that are lost when a feeder is full, for the choice of what stands behind it that loses the fewest. */
+function lostWhenFull({ traced }: Checked, room: number): string[] {
+  const needs = needsOf(traced).filter(need => holds(traced, need))
+  const shown = [...new Set(needs.flatMap(({ sources }) => sources))]
+  // What no look shows goes there first.
+  const others = [...traced.chain.nodes.values()].filter(
+    ({ id, model }) => model.role === 'source' && !shown.includes(id),
+  ).length
+  return lostBehind(needs, shown, Math.min(shown.length, Math.max(0, room - others))).map(({ title }) => title)
+}
+
 const more = (a: number | undefined, b: number | undefined): number | undefined =>
   a === undefined ? undefined : a - (b ?? 0)
 
@@ -99,6 +122,7 @@ function feedersAt(checked: Checked, switcher: DeviceNode): Growth[] {
           ...(sees ? ['the multiview shows its program, not its inputs'] : []),
           'somebody must switch it',
         ],
+        looksLost: lostWhenFull(checked, inputs(row)),
         edits,
         effect: plainEffect(effect),
       },
@@ -130,6 +154,7 @@ function largerAt(checked: Checked, switcher: DeviceNode): Growth[] {
           minorPerInput: effect.change.price! / gained,
           delayMs: delayMs(path(row).delay, switcher.standard!).typ - delayMs(path(old).delay, switcher.standard!).typ,
           limits: row.supply === 'mains' && old.supply !== 'mains' ? ['it needs a mains outlet'] : [],
+          looksLost: looksLost(checked, edits),
           edits,
           effect: plainEffect(effect),
         },
@@ -163,6 +188,7 @@ function without(checked: Checked): Growth[] {
       minorPerInput: undefined,
       delayMs: 0,
       limits: [`${idle.length} picture${idle.length === 1 ? ' is' : 's are'} not in the show`],
+      looksLost: effect ? looksLost(checked, edits) : [],
       edits: effect ? edits : [],
       effect: effect && plainEffect(effect),
     },

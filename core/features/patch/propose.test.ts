@@ -499,6 +499,32 @@ describe('growth', () => {
     const larger = rows.find(({ id }) => id.endsWith('switcher-8-hdmi'))
     expect(larger).toMatchObject({ how: 'larger', inputs: 4, keyers: 1, records: 1, minor: 125000 - 38000 })
   })
+  it('says which looks a feeder can no longer show when it is full, and that a larger one shows all', () => {
+    const looked = plan({
+      devices: { ...full.devices, hall: 'projector' } as never,
+      links: { ...full.links, h: 'main.out-1 > hall.in hdmi-passive 2' } as never,
+      wants: { hall: 'program' },
+      overlays: {
+        one: { title: 'One', order: 1, kind: 'box', fill: 'cam-0', box: { x: 0, y: 0, w: 0.3, h: 0.3 } },
+        two: { title: 'Two', order: 2, kind: 'box', fill: 'cam-2', box: { x: 0, y: 0, w: 0.3, h: 0.3 } },
+      },
+      segments: { one: { title: 'One', order: 1, opens: 'left' } },
+      // The box of this switcher is tied to input 1, which is cam-0: both looks show it beside another.
+      cues: { right: { segment: 'one', title: 'Right', order: 1, look: 'right' } },
+      looks: {
+        left: { title: 'Left', order: 1, program: { main: 'in-2' }, keys: { main: { '1': 'one' } } },
+        right: { title: 'Right', order: 2, program: { main: 'in-4' }, keys: { main: { '1': 'one' } } },
+      },
+    })
+    const rows = growthOf(check(looked))
+    const lost = (how: string, id: string) => rows.find(row => row.how === how && row.id.endsWith(id))?.looksLost.length
+    // cam-4 waits and cam-2 is in no look: with two inputs more, cam-1 and cam-3 go there, and nothing is lost.
+    expect(lost('feeder', 'switcher-4-strict')).toBe(0)
+    // With eight, cam-0 goes there too.
+    const eight = rows.find(({ how, inputs }) => how === 'feeder' && inputs >= 5)
+    expect(eight && [...eight.looksLost].sort()).toEqual(eight && ['Left', 'Right'])
+    for (const { looksLost } of rows.filter(({ how }) => how === 'larger')) expect(looksLost).toEqual([])
+  })
   it('makes what it says: the edits of each row apply, and price and pictures are as told', () => {
     for (const { edits, minor, effect } of growthOf(check(full)).filter(row => row.edits.length)) {
       const applied = applyEdits(full, edits)
