@@ -26,6 +26,7 @@ const FIELDS: Record<string, string> = {
   to: 'far end',
   sound: 'sound',
   soundDelayMs: 'delay of the sound',
+  gainDb: 'gain of the sound',
   shot: 'shot',
   manned: 'operator',
   shutter: 'shutter',

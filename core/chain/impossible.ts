@@ -105,6 +105,7 @@ function has(
       )
     case 'sound':
     case 'soundDelayMs':
+    case 'gainDb':
     case 'label':
     case 'reserved':
     case 'offAir':

@@ -49,7 +49,7 @@ export {
 export { isMisread, rangeRead } from './reading'
 export { type Run, runsOf } from './runs'
 export { type DelayMs, type Signal, delayMs } from './signal'
-export { isReplaced, openingOf } from './sound'
+export { UNHEARD_DB, gainOf, isReplaced, openingOf } from './sound'
 export type { Stop } from './stop'
 export { type WireTrace, slowestMs, trace, upstream } from './trace'
 export { Traced, tracedOf } from './traced'

@@ -16,6 +16,13 @@ export interface SoundTrace {
   readonly heard: ReadonlyMap<string, Sounds>
 }
 
+/** Below this nothing is heard of a sound beside others, dB. */
+export const UNHEARD_DB = -40
+
+/** How far an input turns its sound up or down, dB. */
+export const gainOf = ({ node, portId }: Pick<Socket, 'node' | 'portId'>): number =>
+  own(node.device.ports, portId)?.gainDb ?? 0
+
 /** How an input of a switcher is opened: sound plugs are open unless they are shut, sound beside a picture the other way round. */
 export function openingOf({ node, portId, port }: Socket): Opening {
   return own(node.device.ports, portId)?.sound ?? (port?.carries === 'sound' ? 'fixed' : 'shut')
@@ -64,7 +71,7 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
     const { node, portId, port } = to
     if (!note(arriving, socketKey(node.id, portId), origin, delay)) return
     if (isSwitcher(node)) {
-      if (!port?.sound || openingOf(to) === 'shut') return
+      if (!port?.sound || openingOf(to) === 'shut' || gainOf(to) < UNHEARD_DB) return
       const held = own(node.device.ports, portId)?.soundDelayMs ?? 0
       const mixed = addDelay(delay, { min: held, typ: held, max: held })
       if (!note(mixes, node.id, origin, mixed)) return

@@ -80,6 +80,48 @@ describe('the ways of sound', () => {
     expect(pair({ program: { main: 'in-1' } })).toEqual(['mic'])
     expect(pair({ program: { main: 'in-2' } })).toEqual([])
   })
+  it('add their gains up: below -40 dB nobody hears them, and of two 20 dB apart one alone', () => {
+    const turned = (sideDb: number, mainDb: number) => {
+      const { side, main } = chain.devices
+      const written = tracedOf({
+        ...chain,
+        devices: {
+          ...chain.devices,
+          side: { ...side!, ports: { ...side!.ports, 'sound-1': { gainDb: sideDb } } },
+          main: { ...main!, ports: { ...main!.ports, 'in-1': { sound: 'follows', gainDb: mainDb } } },
+        },
+      })
+      const now = taken(stateBefore(written), { title: '', order: 0, program: { main: 'in-1' } })
+      const ways = waysTo(written, now, REC)
+      const run = new Rehearsal(written, now, { phase: () => 0, delay: () => 0 })
+      return {
+        mic: ways.filter(({ origin }) => origin === 'mic').map(({ gainDb, open }) => [gainDb, open]),
+        twice: doubled(ways).map(({ origin }) => origin),
+        cam: run.levels(REC, 0).get('cam') ?? 0,
+      }
+    }
+    // Through the feeder both gains count; straight, none. 10^(-6/20) = 0.5012 is what the camera loses at main.
+    expect(turned(-10, -6)).toMatchObject({
+      mic: [
+        [-16, true],
+        [0, true],
+      ],
+      twice: ['mic'],
+    })
+    expect(turned(-10, -6).cam).toBeCloseTo(0.5012, 4)
+    expect(turned(-20, -1)).toMatchObject({
+      mic: [
+        [-21, true],
+        [0, true],
+      ],
+      twice: [],
+    })
+    // Listed with the open one first.
+    expect(turned(-30, -11).mic).toEqual([
+      [0, true],
+      [-41, false],
+    ])
+  })
   const FRAME = 4800
   /** What is heard of each at a tick; `in-2` follows too, and the desk is shut at the last. */
   const heard = (command: Command, ticks: readonly number[]) => {

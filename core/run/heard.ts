@@ -1,5 +1,14 @@
 import { portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, isReplaced, isSwitcher, openingOf, socketKey } from '#core/chain'
+import {
+  type DeviceNode,
+  type Traced,
+  isReplaced,
+  isSwitcher,
+  openingOf,
+  socketKey,
+  UNHEARD_DB,
+  gainOf,
+} from '#core/chain'
 import { type LinkEnd, type Opening, own } from '#core/document'
 import { fillInput } from './compose'
 import type { MixState, ShowState } from './state'
@@ -11,6 +20,8 @@ export interface Gate {
   readonly opening: Opening
   /** Whether it lets the sound through in the moment. */
   readonly open: boolean
+  /** What it turns up or down, dB. */
+  readonly gainDb: number
 }
 
 /** One way by which a sound comes to a sink, or would if all inputs on it were open. */
@@ -21,6 +32,9 @@ export interface SoundWay {
   readonly gates: readonly Gate[]
   /** What sound plugs and held inputs add, typically, ms; a picture's own delay, with which it travels, is not in it. */
   readonly delayMs: number
+  /** Of all inputs on it together, dB. */
+  readonly gainDb: number
+  /** All inputs on it are open, and it is loud enough to be heard. */
   readonly open: boolean
 }
 
@@ -36,6 +50,7 @@ export function gateAt(traced: Traced, state: ShowState, node: DeviceNode, portI
     port: portId,
     opening,
     open: opening === 'fixed' || (opening === 'follows' && isShown(traced, state, node, portId)),
+    gainDb: gainOf({ node, portId }),
   }
 }
 
@@ -90,7 +105,7 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
     const port = own(node.model.ports, portId)
     const makes = node.model.role === 'source' || node.model.role === 'sound'
     if (makes && port?.sound && !isReplaced(traced.chain, traced.trace, node, portId))
-      ways.push({ origin: node.id, gates, delayMs, open: gates.every(({ open }) => open) })
+      ways.push(wayOf(node.id, gates, delayMs))
     if (isSwitcher(node)) {
       if (!port?.sound) return
       const plugged = (inId: string) =>
@@ -121,6 +136,11 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
   }
 }
 
+function wayOf(origin: string, gates: readonly Gate[], delayMs: number): SoundWay {
+  const gainDb = gates.reduce((sum, gate) => sum + gate.gainDb, 0)
+  return { origin, gates, delayMs, gainDb, open: gainDb >= UNHEARD_DB && gates.every(({ open }) => open) }
+}
+
 /**
  * How loud each sound comes to an input, 0 .. 1, by the device that makes it; `opening` tells how far an input on the way is
  * open. Of two ways the louder one counts.
@@ -132,15 +152,19 @@ export function levelsBy(
   opening: (gate: Gate) => number,
 ): ReadonlyMap<string, number> {
   const found = new Map<string, number>()
-  for (const { origin, gates } of waysTo(traced, state, end, 'most')) {
-    const level = gates.reduce((product, gate) => product * opening(gate), 1)
+  for (const { origin, gates, gainDb } of waysTo(traced, state, end, 'most')) {
+    const level = Math.min(
+      1,
+      gates.reduce((product, gate) => product * opening(gate), 10 ** (gainDb / 20)),
+    )
     if (level > 0) found.set(origin, Math.max(found.get(origin) ?? 0, level))
   }
   return found
 }
 
-/** Sounds closer together than this are one, ms. */
+/** Sounds closer together than this are one, ms; of two that are farther apart in level, one alone is heard, dB. */
 const TOGETHER_MS = 1
+const APART_DB = 20
 
 /** Two open ways of one sound that lie more than 1 ms apart, or go over unlike numbers of switchers: they comb. */
 export function doubled(
@@ -154,6 +178,7 @@ export function doubled(
         a !== b &&
         a.origin === b.origin &&
         !found.has(a.origin) &&
+        Math.abs(a.gainDb - b.gainDb) <= APART_DB &&
         // Each switcher adds at least a frame to what goes through it beside the picture.
         (Math.abs(a.delayMs - b.delayMs) > TOGETHER_MS || a.gates.length !== b.gates.length)
       )

@@ -77,3 +77,7 @@ export const percent = (share: number): string => {
   const value = share * 100
   return `${figure(value, Math.abs(value) >= 9.95 || value === 0 ? 0 : Math.abs(value) >= 0.995 ? 1 : 2)}${SPACE}%`
 }
+
+/** "+6 dB", "−12 dB", with a true minus. */
+export const dbText = (db: number): string =>
+  `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${figure(Math.abs(db))}${SPACE}dB`

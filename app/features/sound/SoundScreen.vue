@@ -36,13 +36,14 @@ const ear = computed(() => all.value?.ears[row.value])
 const instant = computed(() => all.value?.instants[column.value])
 const lines = computed(() => all.value?.cells[row.value] ?? [])
 const silent = (i: number, j: number): boolean =>
-  !all.value!.cells[i]!.some(line => line[j] && line[j].hearing !== 'shut' && line[j].hearing !== 'away')
+  !all.value!.cells[i]!.some(line => line[j] && ['heard', 'twice'].includes(line[j].hearing))
 const ASKED_WORDS = { sound: 'is to be heard', silent: 'silent on purpose', open: 'nobody said' } as const
 const HEARING_WORDS: Readonly<Record<Hearing, string>> = {
   heard: 'heard',
   twice: 'heard twice',
   away: 'waits for its picture',
   shut: 'shut',
+  quiet: 'too quiet',
 }
 const { shown, groups } = useMoments(() => all.value?.instants ?? [], column)
 const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => id.startsWith('A')))
@@ -69,6 +70,12 @@ const heldSchema = number().typeError('milliseconds').min(0, '0 ms or more').max
 const hold = (device: string, port: string, text: string): void =>
   void commit(`Hold the sound back by ${text || '0'} ms`, [
     setEdit(['devices', device, 'ports', port, 'soundDelayMs'], decimal(text || '0') || undefined),
+  ])
+
+const gainSchema = number().typeError('decibels').min(-80, '\u221280 dB or more').max(30, 'at most +30 dB')
+const turn = (device: string, port: string, text: string): void =>
+  void commit(text ? `Gain of ${text} dB` : 'Gain as it comes', [
+    setEdit(['devices', device, 'ports', port, 'gainDb'], decimal(text.replace('\u2212', '-') || '0') || undefined),
   ])
 
 const print = (): void =>
@@ -183,7 +190,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           </li>
         </ul>
         <p class="small quiet">
-          A full band is heard; a broken one waits for its picture; an empty one is shut; two bands come twice, apart.
+          A full band is heard; a broken one waits for its picture; an empty one is shut, or turned down until nobody
+          hears it; two bands come twice, apart.
         </p>
       </section>
       <aside v-if="instant" :aria-label="`Inputs, ${instantName(instant)}`">
@@ -226,6 +234,16 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
                 <option v-for="one in OPENINGS" :key="one" :value="one">{{ OPENING_WORDS[one] }}</option>
               </select></label
             >
+            <label
+              ><span>Gain, dB</span>
+              <TypedField
+                inputmode="text"
+                :value="input.gainDb || ''"
+                :schema="gainSchema"
+                placeholder="as it comes"
+                :aria-label="`${switcher.name} ${input.name}, gain, dB`"
+                @done="text => turn(switcher.device, input.port, text)"
+            /></label>
             <label
               ><span>Held back, ms</span>
               <TypedField
@@ -349,7 +367,8 @@ td.on {
   border-style: dashed;
   border-color: var(--dark);
 }
-.shut .bar {
+.shut .bar,
+.quiet .bar {
   background: none;
   border-color: var(--dark);
 }

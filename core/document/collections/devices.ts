@@ -101,6 +101,8 @@ export interface PortSetting {
   readonly sound?: Opening
   /** Inputs of a switcher: what the sound is held back by, milliseconds. */
   readonly soundDelayMs?: number
+  /** Inputs of a switcher: how far the sound is turned up or down, dB; absent, as it comes. */
+  readonly gainDb?: number
   /** Outputs of a mixing device: the input whose sound is left out there, so that a guest does not hear themselves. */
   readonly minus?: string
   /** Sound inputs: 48 V are on. */
@@ -153,6 +155,7 @@ const portSetting = object(
     label: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,24}$' },
     sound: oneOf(OPENINGS),
     soundDelayMs: number(0, 2000),
+    gainDb: number(-80, 30),
     minus: ref('slug'),
     tiles: listOf(ref('slug'), 102, 1),
     phantom: said,

@@ -1,3 +1,4 @@
+import { dbText } from '#core/words'
 import { portsOf } from '#core/catalog'
 import { type Traced, endName, isSwitcher, socketKey } from '#core/chain'
 import { type Opening, own } from '#core/document'
@@ -13,6 +14,8 @@ export type Hearing =
   | 'away'
   /** An input on its way is shut. */
   | 'shut'
+  /** Open all the way, and turned down so far that nobody hears it. */
+  | 'quiet'
 
 export interface HeardCell {
   readonly hearing: Hearing
@@ -28,6 +31,7 @@ export interface SoundInput {
   /** As the plan sets it. */
   readonly opening: Opening
   readonly heldMs: number
+  readonly gainDb: number
   /** By moment: how it stands, and whether it lets sound through. */
   readonly moments: readonly { readonly opening: Opening; readonly open: boolean }[]
 }
@@ -121,6 +125,7 @@ export function whoHears(traced: Traced): WhoHears {
               from: from.map(id => chain.nodes.get(id)!.device.name),
               opening: set?.sound ?? (row.carries === 'sound' ? 'fixed' : 'shut'),
               heldMs: set?.soundDelayMs ?? 0,
+              gainDb: set?.gainDb ?? 0,
               moments: moments.map(({ state }) => {
                 const { opening, open } = gateAt(traced, state, node, port)
                 return { opening, open }
@@ -139,14 +144,16 @@ function cellOf(traced: Traced, ways: readonly SoundWay[]): HeardCell | undefine
   const open = ways.filter(way => way.open)
   if (open.length > 0) {
     const twice = doubled(open).length > 0
-    const by = open.map(({ gates, delayMs }) => {
+    const by = open.map(({ gates, delayMs, gainDb }) => {
       const last = gates[0]
       const held = delayMs >= 1 ? `, ${Math.round(delayMs)}\u00A0ms later` : ''
-      return `${last ? `by ${endName(traced, last)}` : 'straight'}${held}`
+      const turned = gainDb ? `, ${dbText(gainDb)}` : ''
+      return `${last ? `by ${endName(traced, last)}` : 'straight'}${held}${turned}`
     })
     return { hearing: twice ? 'twice' : 'heard', words: [...new Set(by)].join(' and ') }
   }
-  const blocked = first.gates.find(gate => !gate.open)!
+  const blocked = first.gates.find(gate => !gate.open)
+  if (!blocked) return { hearing: 'quiet', words: `open, and at ${dbText(first.gainDb)} nobody hears it` }
   return blocked.opening === 'follows'
     ? { hearing: 'away', words: `${endName(traced, blocked)} follows its picture, which is not on air` }
     : { hearing: 'shut', words: `${endName(traced, blocked)} is shut` }

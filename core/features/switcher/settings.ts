@@ -1,3 +1,4 @@
+import { dbText } from '#core/words'
 import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
 import { type DeviceNode, carriedBy, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
 import { CODING_WORDS, EVERYWHERE, type PortSetting, own } from '#core/document'
@@ -55,6 +56,7 @@ function portSettings(node: DeviceNode, portId: string, port: Port): [string, st
     ],
     ['Sound', set.sound && OPENING_WORDS[set.sound]],
     ['Sound held back', set.soundDelayMs ? `${set.soundDelayMs}\u00A0ms` : undefined],
+    ['Gain', set.gainDb === undefined ? undefined : dbText(set.gainDb)],
     ['Phantom power', set.phantom || port.phantom === 'switched' ? (set.phantom ? 'on, 48\u00A0V' : 'off') : undefined],
     [
       'Line level',

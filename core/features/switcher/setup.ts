@@ -70,6 +70,7 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Carries': { order: 40, act: 'outputs', when: 'once' },
   'Shows': { order: 41, act: 'outputs', when: 'once' },
   'Sound': { order: 50, act: 'sound' },
+  'Gain': { order: 50.5, act: 'sound', hint: 'Set by ear with the loudest of the show; this is where it begins.' },
   'Sound held back': { order: 51, act: 'sound', hint: 'A key that resets the sound puts it back to none.' },
   'Phantom power': {
     order: 48,

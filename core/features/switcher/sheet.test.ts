@@ -20,6 +20,7 @@ const PORT: { readonly [K in keyof PortSetting]-?: readonly (PortSetting[K] | un
   label: [undefined, 'FLIPPED'],
   sound: [undefined, 'shut', 'fixed', 'follows'],
   soundDelayMs: [undefined, 1000],
+  gainDb: [undefined, -12],
   minus: [undefined, 'in-1', 'in-3'],
   tiles: [undefined, ['in-2', 'in-1']],
   phantom: [undefined, true],

@@ -220,6 +220,7 @@ function plainWords(value: unknown): string {
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   soundDelayMs: 'sound delay, ms',
+  gainDb: 'gain, dB',
   of: 'shows',
   offAir: 'kept off air',
   reserved: 'kept for',

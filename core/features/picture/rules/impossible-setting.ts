@@ -69,6 +69,7 @@ const FIELD_WORDS: Readonly<Partial<Record<Impossible['field'], string>>> = {
   fit: 'way to fit a picture in',
   of: 'input to choose',
   soundDelayMs: 'delay for its sound',
+  gainDb: 'gain for its sound',
   tiles: 'order of tiles',
   phantom: 'phantom power',
   nominalDbu: 'line level',

@@ -58,4 +58,28 @@ export const CASES: readonly Faulty[] = [
     offers: ['Open the sound of mic in Silence'],
     says: ['In Silence nothing is open', 'cap'],
   },
+  {
+    name: 'the plug of the only microphone turned down by fifty decibels',
+    gives: ['A01'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        mic: 'microphone-radio',
+        main: {
+          model: 'switcher-4-strict',
+          standard: fmt('1080p59.94'),
+          ports: { sound: { soundDelayMs: 40, gainDb: -50 } },
+        },
+        cap: 'capture-hdmi',
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+        m: 'mic.out > main.sound mini-jack-lead 1',
+        b: 'main.out-1 > cap.in hdmi-passive 1',
+      },
+      wants: { cap: { feed: 'program', sound: true } },
+    }),
+    offers: ['as it comes', 'Give up sound at cap'],
+    says: ['turned down to \u221250\u00A0dB', 'below \u221240\u00A0dB', 'cap'],
+  },
 ]

@@ -1,8 +1,9 @@
-import type { Traced } from '#core/chain'
+import { portsOf } from '#core/catalog'
+import { type Traced, UNHEARD_DB, type DeviceNode, endName, gainOf, openingOf, socketKey } from '#core/chain'
 import { ghost, text } from '#core/kernel'
 import { Draft, type Proposal, bringSound, embed, heardFrom, rule, runsTo } from '#core/propose'
 import type { SoundWay } from '#core/run'
-import { listWords } from '#core/words'
+import { listWords, dbText } from '#core/words'
 import { answers, heardWords, nameOf, unsaid } from '../unsaid'
 import { type Heard, heardIn, shutRiders } from '../ways'
 
@@ -11,6 +12,10 @@ export const silent = rule({
   about: 'No sound path reaches a deliverable that is to be heard.',
   messages: {
     silent: { severity: 'D', says: 'No sound is open at {stage}, so {sinks} will be silent.' },
+    turned: {
+      severity: 'D',
+      says: '{input} is turned down to {gain}: below {least} nothing is heard, so {sinks} will be silent.',
+    },
     lost: { severity: 'D', says: '{sink} is to be heard, and no sound gets there with its picture.' },
     moment: {
       severity: 'D',
@@ -46,6 +51,21 @@ export const silent = rule({
       // Where a microphone comes by a camera whose input is shut, that is the cause.
       if (stage && shutRiders(traced).some(({ gate }) => gate.device === stage.id)) return []
       const names = listWords(mute.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name))
+      const down = stage && turnedDown(traced, stage)
+      if (stage && down)
+        return [
+          say(
+            'turned',
+            { on: 'device', device: stage.id },
+            {
+              input: text(endName(traced, { device: stage.id, port: down })),
+              gain: text(dbText(gainOf({ node: stage, portId: down }))),
+              least: text(dbText(UNHEARD_DB)),
+              sinks: text(names),
+            },
+            run,
+          ),
+        ]
       if (stage && !traced.sound.mixes.get(stage.id)?.size)
         return [
           say(
@@ -76,7 +96,8 @@ export const silent = rule({
     )
     return [...mute, ...looks, ...asked]
   },
-  remedies: (traced, { at }) => {
+  remedies: (traced, { at, says }) => {
+    if (at.on === 'device' && says === 'turned') return turnedUp(traced, at.device)
     if (at.on === 'show') return answers(traced)
     if (at.on === 'look') return openedIn(traced, at.look)
     if (at.on === 'device')
@@ -94,6 +115,27 @@ export const silent = rule({
     ]
   },
 })
+
+/** An input to which sound comes, which is open, and which is turned down until nobody hears it. */
+const turnedDown = (traced: Traced, node: DeviceNode): string | undefined =>
+  portsOf(node.model, 'in').find(
+    ([portId, port]) =>
+      port.sound &&
+      openingOf({ node, portId, port }) !== 'shut' &&
+      gainOf({ node, portId }) < UNHEARD_DB &&
+      traced.sound.arriving.get(socketKey(node.id, portId))?.size,
+  )?.[0]
+
+function turnedUp(traced: Traced, device: string): Proposal[] {
+  const port = turnedDown(traced, traced.chain.nodes.get(device)!)
+  if (port === undefined) return []
+  const draft = new Draft(traced.plan)
+  draft.set(['devices', device, 'ports', port, 'gainDb'])
+  return [
+    { title: `Take ${endName(traced, { device, port })} as it comes`.slice(0, 120), edits: draft.edits },
+    ...giveUpAll(traced, device),
+  ]
+}
 
 function giveUpAll(traced: Traced, device: string) {
   const wants = [...heardFrom(traced)].flatMap(([stage, found]) => (stage?.id === device ? found : []))
