@@ -83,6 +83,23 @@ watch(
 )
 const told = computed(() => flat.value.find(thing => keyOf(thing) === chosen.value))
 
+const hits = useAnswer('lossMoments', () => (told.value ? ([{ ...told.value.loss }] as const) : undefined))
+/** By segment, the moments that miss something, and what. */
+const moments = computed(() => {
+  const found = new Map<string, { title: string; words: string }[]>()
+  for (const { segment, title, sinks: hit } of hits.value?.hit ?? []) {
+    const words = hit.map(({ name, dark, without, silent }) => {
+      const missing = [
+        dark ? 'dark' : without.length ? `without ${listWords(without)}` : '',
+        silent ? 'silent' : '',
+      ].filter(Boolean)
+      return `${name} ${missing.join(' and ')}`
+    })
+    found.set(segment, [...(found.get(segment) ?? []), { title, words: words.join('; ') }])
+  }
+  return [...found]
+})
+
 const lanes = computed(() =>
   (store.report?.board.lanes ?? []).filter(({ to, lit, beside }) => to?.role === 'sink' && to.device && lit && !beside),
 )
@@ -266,6 +283,21 @@ useIdleKeys(event => keys(event))
               >
             </li>
           </ul>
+          <template v-if="hits?.of">
+            <h4>In the running order</h4>
+            <p v-if="hits.hit.length === 0">No moment of it misses a picture.</p>
+            <p v-else>
+              {{ hits.hit.length }} of {{ hits.of }} moments miss something, if nobody does anything about it.
+            </p>
+            <dl v-if="moments.length" class="moments">
+              <template v-for="[segment, each] in moments" :key="segment">
+                <dt>{{ segment }}</dt>
+                <dd v-for="(one, i) in each" :key="i">
+                  <b>{{ one.title }}</b> <span class="quiet">{{ one.words }}</span>
+                </dd>
+              </template>
+            </dl>
+          </template>
           <h4>What is left</h4>
           <p v-if="told.still.length === 0">No switcher has a lit screen any more.</p>
           <p v-for="still in told.still" :key="still.switcher">
@@ -289,6 +321,18 @@ useIdleKeys(event => keys(event))
 </template>
 
 <style scoped>
+.moments {
+  margin: 0;
+  max-height: 260px;
+  overflow: auto;
+}
+.moments dt {
+  margin-top: 8px;
+  color: var(--quiet);
+}
+.moments dd {
+  margin: 2px 0 2px 12px;
+}
 .whatif {
   flex: 1;
   min-height: 0;

@@ -1,3 +1,4 @@
+import { hitMoments } from './moments'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
 import { own, type Plan } from '#core/document'
 import { Unusable, type Command } from '#core/kernel'
@@ -55,6 +56,17 @@ function effectText(effect: LossEffect, currency: string): string {
   ].join('\n')
 }
 
+function momentsText({ of, hit }: ReturnType<typeof hitMoments>): string[] {
+  if (of === 0) return []
+  return [
+    `  moments of the running order that miss something: ${hit.length} of ${of}`,
+    ...hit.map(
+      ({ segment, title, sinks }) =>
+        `    ${segment}, ${title}: ${sinks.map(({ name, dark, without, silent }) => `${name} ${[dark ? 'dark' : without.length ? `without ${without.join(', ')}` : '', silent ? 'silent' : ''].filter(Boolean).join(' and ')}`).join('; ')}`,
+    ),
+  ]
+}
+
 /** As it has always been printed: scripts read the key `stage`. */
 const effectJson = ({ still, ...effect }: LossEffect): object => ({
   ...effect,
@@ -79,8 +91,15 @@ const whatif: Command<CommandContext> = {
         out: json ? JSON.stringify(pointsJson(checked), null, 2) : pointsText(context, currency),
         exit: 0,
       }
-    const effect = whatIf(checked, lossNamed(plan, id))
-    return { out: json ? JSON.stringify(effectJson(effect), null, 2) : effectText(effect, currency), exit: 0 }
+    const loss = lossNamed(plan, id)
+    const effect = whatIf(checked, loss)
+    const moments = hitMoments(checked.traced, loss)
+    return {
+      out: json
+        ? JSON.stringify({ ...effectJson(effect), moments: moments.hit }, null, 2)
+        : [effectText(effect, currency), ...momentsText(moments)].join('\n'),
+      exit: 0,
+    }
   },
 }
 

@@ -1,3 +1,5 @@
+import { tracedOf } from '#core/chain'
+import { hitMoments } from './moments'
 import { describe, expect, it } from 'vitest'
 import type { Plan } from '#core/document'
 import { check } from '#core/features'
@@ -240,5 +242,64 @@ describe('in every clean plan', () => {
         `${loss.of} ${loss.id}`,
       ).toEqual(expected.sort())
     }
+  })
+})
+
+describe('the moments of the show', () => {
+  const show = plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      pc: 'computer 1080p59.94',
+      mic: 'microphone-radio',
+      main: 'switcher-4-strict 1080p59.94',
+      hall: 'projector',
+      rec: 'recorder-hdmi',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+      b: 'pc.hdmi-1 > main.in-2 hdmi-passive 2',
+      m: 'mic.out > main.sound mini-jack-lead 1',
+      h: 'main.out-1 > hall.in hdmi-passive 2',
+      r: 'main.out-2 > rec.in hdmi-passive 2',
+    },
+    wants: { hall: 'program', rec: { feed: 'program', sound: true } },
+    overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'pc' } },
+    segments: { talk: { title: 'Talk', order: 1, opens: 'wide' } },
+    looks: {
+      wide: { title: 'Wide', order: 1, program: { main: 'in-1' } },
+      named: { title: 'Named', order: 2, keys: { main: { '1': 'names' } } },
+      pages: { title: 'Pages', order: 3, program: { main: 'in-2' }, keys: { main: { '1': 'off' } } },
+    },
+    cues: {
+      on: { segment: 'talk', title: 'Names', order: 1, look: 'named' },
+      page: { segment: 'talk', title: 'Pages', order: 2, look: 'pages' },
+    },
+  })
+  const told = (loss: Loss) => {
+    const { of, hit } = hitMoments(tracedOf(show), loss)
+    return [
+      of,
+      ...hit.map(
+        ({ title, sinks }) =>
+          `${title}: ${sinks.map(({ name, dark, without, silent }) => `${name} ${dark ? 'dark' : without.join()}${silent ? ' silent' : ''}`).join(', ')}`,
+      ),
+    ]
+  }
+  it('miss what the loss takes, one by one', () => {
+    expect(told({ of: 'device', id: 'cam' })).toEqual([
+      3,
+      'opens: hall dark, rec dark',
+      // The names lie over nothing.
+      'Names: hall dark, rec dark',
+    ])
+    expect(told({ of: 'link', id: 'b' })).toEqual([3, 'Names: hall pc, rec pc', 'Pages: hall dark, rec dark'])
+    expect(told({ of: 'device', id: 'mic' })).toEqual([
+      3,
+      'opens: rec  silent',
+      'Names: rec  silent',
+      'Pages: rec  silent',
+    ])
+    // What is lost itself misses nothing.
+    expect(told({ of: 'device', id: 'rec' })).toEqual([3])
   })
 })

@@ -1,5 +1,6 @@
 import type { Checked } from '#core/propose'
-import { lossesOf, whatIf, type LossEffect } from './loss'
+import { type Loss, lossesOf, whatIf, type LossEffect } from './loss'
+import { hitMoments } from './moments'
 
 /** What each single failure would darken. Stops after each, so that an edit that waits goes first. */
 function* losses(checked: Checked): Generator<void, readonly LossEffect[]> {
@@ -11,4 +12,7 @@ function* losses(checked: Checked): Generator<void, readonly LossEffect[]> {
   return effects
 }
 
-export const QUERIES = { losses }
+/** What one of them does to the running order. */
+const lossMoments = ({ traced }: Checked, loss: Loss): ReturnType<typeof hitMoments> => hitMoments(traced, loss)
+
+export const QUERIES = { losses, lossMoments }
