@@ -5,5 +5,5 @@
 export const FINGERPRINTS = {
   'kiln-night': 'a692ebcb339e69a5',
   'harbour-robotics-cup': '5513e13314cceed1',
-  'three-hall-science-fair': '088aa541b64108fb',
+  'three-hall-science-fair': 'e1972a83b7ea8b59',
 } as const
