@@ -115,7 +115,7 @@ describe('sound from plugs', () => {
           ({ holdAt, through, origin }) =>
             holdAt?.device === node?.id &&
             // Turned down until nobody hears it, the older way has it no more.
-            gainOf({ node: node!, portId: holdAt!.port }) >= UNHEARD_DB &&
+            (!node || !holdAt || gainOf({ node, portId: holdAt.port }) >= UNHEARD_DB) &&
             through.length === 1 &&
             sounds.filter(other => other.origin === origin).length === 1,
         )
