@@ -95,7 +95,12 @@ const moments = computed(() => {
       ].filter(Boolean)
       return `${name} ${missing.join(' and ')}`
     })
-    found.set(segment, [...(found.get(segment) ?? []), { title, words: words.join('; ') }])
+    // Moments of a segment that miss the same stand together.
+    const list = found.get(segment) ?? []
+    const last = list.at(-1)
+    if (last?.words === words.join('; ')) last.title += `, ${title}`
+    else list.push({ title, words: words.join('; ') })
+    found.set(segment, list)
   }
   return [...found]
 })

@@ -5,12 +5,19 @@ import { useBoardStore } from '~/board/selection'
 import { isTyped } from '~/ui/keys'
 import ViewTabs from '~/ui/ViewTabs.vue'
 import MoneyView from './MoneyView.vue'
+import ProfilesView from './ProfilesView.vue'
 import SwitcherView from './SwitcherView.vue'
 import WeightView from './WeightView.vue'
 import WorkView from './WorkView.vue'
 
 /** What the show costs: in money, weight and work, and what the switcher is worth. */
-const VIEWS = { money: 'Money', weight: 'Weight', work: 'Work', which: 'Which switcher' } as const
+const VIEWS = {
+  money: 'Money',
+  weight: 'Weight',
+  work: 'Work',
+  profiles: 'Recorded or live',
+  which: 'Which switcher',
+} as const
 type View = keyof typeof VIEWS
 const selection = useBoardStore()
 const at = useRoute().query.at
@@ -40,6 +47,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <MoneyView v-if="view === 'money'" />
     <WeightView v-else-if="view === 'weight'" />
     <WorkView v-else-if="view === 'work'" />
+    <ProfilesView v-else-if="view === 'profiles'" />
     <SwitcherView v-else />
   </PlanFrame>
 </template>

@@ -3,6 +3,7 @@ import type { CommandContext } from '#core/propose'
 import { figure, moneyText } from '#core/words'
 import { gradeOf } from './grade'
 import { costOf, STEPS } from './money'
+import { profilesOf } from './profiles'
 import { weightOf } from './weight'
 import { waysToSwitch } from './which'
 import { kgText, minutesText, STEP_WORDS } from './words'
@@ -19,7 +20,11 @@ const cost: Command<CommandContext> = {
     const [money, weight, work, ways] = [costOf(traced), weightOf(traced), workOf(traced.plan), waysToSwitch(traced)]
     if (json)
       return {
-        out: JSON.stringify({ cost: money, weight, work, ways, grade: gradeOf(traced) }, null, 2),
+        out: JSON.stringify(
+          { cost: money, weight, work, ways, profiles: profilesOf(traced), grade: gradeOf(traced) },
+          null,
+          2,
+        ),
         exit: 0,
       }
     const sum = (minor: number): string => moneyText(minor, money.currency)

@@ -1,3 +1,5 @@
+import { tracedOf } from '#core/chain'
+import { profilesOf } from './profiles'
 import { describe, expect, it } from 'vitest'
 import { LEADS, leadGrams } from '#core/cable'
 import { MODELS, bodyOf } from '#core/catalog'
@@ -438,5 +440,47 @@ describe('an edit of money, weight or work', () => {
     expect(priced({ per: 'viewer', viewers: 7 })).toBe(70)
     expect(priced({ per: 'viewer hour' })).toBe(4_000)
     expect(priced({ per: 'viewer hour', viewers: 10, hours: 1 })).toBe(100)
+  })
+})
+
+describe('recorded, or mixed live', () => {
+  // Two cameras of 600 g and 6 W, one into a recorder of its own; the show lasts two hours.
+  const show = plan({
+    brief: { start: '19:00', end: '21:00' },
+    devices: {
+      a: 'camera-box-hdmi 1080p59.94',
+      b: 'camera-box-hdmi 1080p59.94',
+      split: 'splitter-hdmi',
+      iso: 'recorder-hdmi',
+      pc: 'computer 1080p59.94',
+      mic: 'microphone-radio',
+      main: 'switcher-4-strict 1080p59.94',
+      hall: 'projector',
+    },
+    links: {
+      s: 'a.hdmi > split.in hdmi-passive 1',
+      i: 'split.out-1 > iso.in hdmi-passive 1',
+      a: 'split.out-2 > main.in-1 hdmi-passive 1',
+      b: 'b.hdmi > main.in-2 hdmi-passive 1',
+      p: 'pc.hdmi-1 > main.in-3 hdmi-passive 1',
+      m: 'mic.out > main.sound mini-jack-lead 1',
+      h: 'main.out-1 > hall.in hdmi-passive 2',
+    },
+    wants: { hall: 'program' },
+  })
+  it('says what each alone takes, whose picture nothing keeps, and the hours that switching saves', () => {
+    const { recorded, live, unkept, editHours, cameras } = profilesOf(tracedOf(show))
+    // Recorded: two cameras, splitter, recorder, microphone. Live: all but the recorder.
+    expect([recorded.devices, live.devices]).toEqual([5, 7])
+    expect(recorded.alone).toEqual(['iso'])
+    expect([...live.alone].sort()).toEqual(['hall', 'main', 'pc'])
+    // Leads between what is there: s and i; s, a, b, p, m and h.
+    expect([recorded.leads, live.leads]).toEqual([2, 6])
+    const grams = (...ids: string[]) => ids.reduce((sum, id) => sum + bodyOf(MODELS.get(id)!).grams!, 0)
+    expect(recorded.grams).toBe(1200 + grams('splitter-hdmi', 'recorder-hdmi', 'microphone-radio'))
+    expect(unkept).toEqual(['b'])
+    // Two cameras, two hours, gone through once, and one and a half times.
+    expect([cameras, editHours, profilesOf(tracedOf(show), 1.5).editHours]).toEqual([2, 4, 6])
+    expect(profilesOf(tracedOf({ ...show, brief: {} })).editHours).toBeUndefined()
   })
 })

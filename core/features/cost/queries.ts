@@ -4,6 +4,7 @@ import type { Checked } from '#core/propose'
 import { singlePoints } from '../continuity/facts'
 import { gradeOf } from './grade'
 import { costOf } from './money'
+import { profilesOf } from './profiles'
 import { weightOf } from './weight'
 import { type Asked, askedOf, waysToSwitch } from './which'
 import { workOf } from './work'
@@ -27,6 +28,8 @@ export const QUERIES = {
     there: figuresOf(by.again(traced, other).traced),
   }),
   grade: ({ traced }: Checked) => gradeOf(traced),
+  /** `handled`: how often each hour of each camera is gone through in the edit. */
+  profiles: ({ traced }: Checked, handled: number) => profilesOf(traced, handled),
   weight: ({ traced }: Checked) => weightOf(traced),
   work: ({ traced }: Checked) => workOf(traced.plan),
   /** Absent, what is asked is counted in the plan. */
