@@ -120,6 +120,28 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     wants: { own: 'multiview', web: 'program' },
   }),
+  'two people with packs, and the receiver on the camera': plan({
+    devices: {
+      wren: { model: 'pack-radio', name: 'Pack 1, Dr Wren' },
+      host: { model: 'pack-radio', name: 'Pack 2, host' },
+      rx: 'receiver-radio-2',
+      cam: { model: 'camera-hand-hdmi', limitsOff: true, ports: { hdmi: { format: fmt('1080p59.94') } } },
+      main: {
+        model: 'switcher-4-strict',
+        standard: fmt('1080p59.94'),
+        ports: { 'in-1': { sound: 'fixed' } },
+      },
+      cap: 'capture-hdmi',
+    },
+    links: {
+      w: 'wren.air > rx.pack-1 air-sound 20',
+      h: 'host.air > rx.pack-2 air-sound 20',
+      r: 'rx.out > cam.microphone mini-jack-lead 0',
+      a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',
+      b: 'main.out-1 > cap.in hdmi-passive 1',
+    },
+    wants: { cap: { feed: 'program', sound: true } },
+  }),
   'to SDI and back': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

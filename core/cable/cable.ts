@@ -76,3 +76,6 @@ const PLUG_DB = 0.5
 /** The share of an optical cable's budget that its fibre and two plugs take. */
 export const opticalShare = ({ dbPerKm, budgetDb }: { dbPerKm: number; budgetDb: number }, lengthM: number): number =>
   ((lengthM / 1000) * dbPerKm + 2 * PLUG_DB) / budgetDb
+
+/** No cable at all, but the way from an aerial to another: nothing to carry, to buy or to label. */
+export const isAir = ({ ends }: Pick<CableModel, 'ends'>): boolean => ends.includes('aerial')

@@ -5,6 +5,7 @@ export {
   type CableSchool,
   DEFAULT_BUDGET_DB,
   type LeadModel,
+  isAir,
   opticalShare,
 } from './cable'
 export { LEADS, leadGrams } from './leads'

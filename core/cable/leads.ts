@@ -415,6 +415,19 @@ const ROWS: Record<string, LeadModel> = {
       [20, 5500],
     ]),
   },
+  'air-sound': {
+    kind: 'cable',
+    title: 'Through the air, radio microphone',
+    short: 'air',
+    carries: 'sound',
+    ends: ['aerial', 'aerial'],
+    oneWay: true,
+    joins: false,
+    // Small packs on a body: 60 m in a hall full of people, 100 m without.
+    reach: { kind: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 60, faultM: 100 }] },
+    // Nothing to buy or to carry: a way through the hall.
+    stock: pieces([[100, 0]]),
+  },
   'adapter-hdmi-mini': adapter('Mini HDMI adapter, short, with strain relief', ['hdmi-c', 'hdmi-a'], 900),
   'adapter-hdmi-micro': adapter('Micro HDMI adapter, short, with strain relief', ['hdmi-d', 'hdmi-a'], 900),
   'adapter-hdmi-mini-stiff': { ...adapter('Mini HDMI plug adapter, stiff', ['hdmi-c', 'hdmi-a'], 400), bare: true },
@@ -456,6 +469,7 @@ const GRAMS: Readonly<Record<string, number>> = {
   'adapter-hdmi-mini-stiff': 10,
   'adapter-hdmi-micro-stiff': 10,
   'adapter-usbc-plug': 20,
+  'air-sound': 0.001,
 }
 const weighed = (id: string, row: LeadModel): LeadModel =>
   GRAMS[id] === undefined ? row : row.kind === 'cable' ? { ...row, gramsPerM: GRAMS[id] } : { ...row, grams: GRAMS[id] }

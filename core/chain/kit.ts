@@ -1,4 +1,4 @@
-import type { CableModel, LeadModel } from '#core/cable'
+import { type CableModel, type LeadModel, isAir } from '#core/cable'
 import type { Model } from '#core/catalog'
 import { type KitItem, type Plan, withRoute } from '#core/document'
 import { lengthOf } from './carry'
@@ -52,8 +52,9 @@ export function kitLines(plan: Plan): KitLine[] {
   }
   for (const { model } of Object.values(plan.devices)) need('model', model, 1)
   for (const link of Object.values(plan.links)) {
-    for (const piece of lengthOf(plan.leads[link.cable] as CableModel, withRoute(plan, link)).pieces ?? [])
-      need('lead', link.cable, 1, piece)
+    const cable = plan.leads[link.cable] as CableModel
+    if (isAir(cable)) continue
+    for (const piece of lengthOf(cable, withRoute(plan, link)).pieces ?? []) need('lead', link.cable, 1, piece)
     for (const adapter of [link.adapters?.from, link.adapters?.to]) if (adapter !== undefined) need('lead', adapter, 1)
   }
   const items = new Map<string, [string, KitItem]>()

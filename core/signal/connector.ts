@@ -28,6 +28,7 @@ export const CONNECTORS = [
   'xlr',
   'jack',
   'mini-jack',
+  'aerial',
 ] as const
 export type ConnectorId = (typeof CONNECTORS)[number]
 
@@ -45,6 +46,7 @@ export const CONNECTOR_TITLES: Readonly<Record<ConnectorId, string>> = {
   'xlr': 'XLR',
   'jack': '6.3 mm jack',
   'mini-jack': '3.5 mm jack',
+  'aerial': 'aerial',
 }
 
 /** How many SDI links a connector holds: a picture too large for one is shared among two or four. */

@@ -1,4 +1,4 @@
-import type { Model } from '../model'
+import type { Model, Port } from '../model'
 import { CONSUMER_DBU, STUDIO_DBU, microphoneIn, ms, network, sound, usbControl } from './parts'
 
 /** Sound and control: devices without a picture. */
@@ -22,6 +22,50 @@ export const BESIDE: Record<string, Model> = {
     watts: 1,
     supply: 'battery',
     priceMinor: 28000,
+  },
+  'pack-radio': {
+    title: 'Radio microphone pack, worn by one person',
+    role: 'sound',
+    kind: 'microphone',
+    ports: { air: aerial('out', 'Aerial') },
+    paths: [],
+    watts: 0.4,
+    supply: 'battery',
+    battery: { wh: 6 },
+    priceMinor: 16000,
+  },
+  'receiver-radio-2': {
+    title: 'Receiver of two radio microphone packs, 3.5 mm, on a battery or USB',
+    short: 'Receiver',
+    role: 'sound',
+    kind: 'converter',
+    ports: {
+      'pack-1': { ...aerial('in', 'Pack 1'), number: 1 },
+      'pack-2': { ...aerial('in', 'Pack 2'), number: 2 },
+      'out': { ...sound('out', 'Out', 'mini-jack', 2), sound: 0, nominalDbu: [CONSUMER_DBU] },
+    },
+    paths: [{ from: ['pack-1', 'pack-2'], to: ['out'], format: 'same', delay: ms(2, 4, 6) }],
+    watts: 0.8,
+    supply: 'usb',
+    priceMinor: 21000,
+  },
+  'receiver-radio-4': {
+    title: 'Receiver of four radio microphone packs, XLR, for the rack',
+    short: 'Receiver',
+    role: 'sound',
+    kind: 'converter',
+    ports: {
+      ...Object.fromEntries(
+        [1, 2, 3, 4].flatMap(n => [
+          [`pack-${n}`, { ...aerial('in', `Pack ${n}`), number: n }],
+          [`out-${n}`, { ...sound('out', `Out ${n}`, 'xlr', 1), sound: 0, number: n, nominalDbu: [STUDIO_DBU] }],
+        ]),
+      ),
+    },
+    paths: [1, 2, 3, 4].map(n => ({ from: [`pack-${n}`], to: [`out-${n}`], format: 'same', delay: ms(2, 4, 6) })),
+    watts: 12,
+    supply: 'mains',
+    priceMinor: 118000,
   },
   'desk-8': {
     title: 'Sound desk, 8 microphone inputs, two mixes',
@@ -274,6 +318,11 @@ export const BESIDE: Record<string, Model> = {
   'intercom-base': load('Intercom base station for belt packs', 25, 140000),
   'intercom-pack': { ...load('Intercom belt pack with headset', 1.5, 42000), supply: 'battery', battery: { wh: 9 } },
   'tally-lamps': load('Tally lamps, four on one box', 6, 24000),
+}
+
+/** Where a pack's sound goes out, or comes into its receiver: of these two look-alikes the receiver has the plug that counts. */
+function aerial(dir: Port['dir'], title: string): Port {
+  return { title, dir, carries: 'sound', connector: 'aerial', sound: 1, nominalDbu: [CONSUMER_DBU] }
 }
 
 /** What has no picture, no sound and no control that the plan follows, but draws and weighs. */

@@ -1,4 +1,4 @@
-import { leadGrams, type CableModel } from '#core/cable'
+import { leadGrams, type CableModel, isAir } from '#core/cable'
 import { bodyOf } from '#core/catalog'
 import { kitLines } from '#core/chain'
 import { own } from '#core/document'
@@ -62,7 +62,7 @@ export function packingList({ traced }: Checked): Paper | undefined {
       const each = lead ? leadGrams(lead, pieceM) : bodyOf(plan.models[id]!).grams
       // What stays in the house is not packed.
       if (each === 0) return []
-      if (lead?.kind === 'cable' && (lead as CableModel).installed) return []
+      if (lead?.kind === 'cable' && ((lead as CableModel).installed || isAir(lead as CableModel))) return []
       return [
         {
           item: pieceM === undefined ? title : `${title}, ${pieceM}\u00A0m`,
