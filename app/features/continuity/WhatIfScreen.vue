@@ -88,13 +88,15 @@ const hits = useAnswer('lossMoments', () => (told.value ? ([{ ...told.value.loss
 const moments = computed(() => {
   const found = new Map<string, { title: string; words: string }[]>()
   for (const { segment, title, sinks: hit } of hits.value?.hit ?? []) {
-    const words = hit.map(({ name, dark, without, silent }) => {
-      const missing = [
+    const byWords = new Map<string, string[]>()
+    for (const { name, dark, without, silent } of hit) {
+      const misses = [
         dark ? 'dark' : without.length ? `without ${listWords(without)}` : '',
         silent ? 'silent' : '',
       ].filter(Boolean)
-      return `${name} ${missing.join(' and ')}`
-    })
+      byWords.set(misses.join(' and '), [...(byWords.get(misses.join(' and ')) ?? []), name])
+    }
+    const words = [...byWords].map(([misses, names]) => `${listWords(names)}: ${misses}`)
     // Moments of a segment that miss the same stand together.
     const list = found.get(segment) ?? []
     const last = list.at(-1)

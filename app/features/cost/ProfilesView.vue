@@ -16,6 +16,9 @@ const found = useAnswer('profiles', () => [handled.value] as const)
 const hoursText = (hours: number): string => `${figure(hours)}\u00A0h`
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
 
+const shortList = (names: readonly string[]): string =>
+  names.length > 12 ? `${names.slice(0, 12).join(', ')} and ${names.length - 12} more` : listWords(names)
+
 const sentence = computed(() => {
   const now = found.value
   if (!now) return ''
@@ -92,10 +95,7 @@ const rows = computed(() => {
         </button>
         {{ handled === 1 ? 'time' : 'times' }}.
       </p>
-      <p v-if="found.live.alone.length">
-        <b>Only mixed live:</b> {{ listWords(found.live.alone.slice(0, 12))
-        }}{{ found.live.alone.length > 12 ? ` and ${found.live.alone.length - 12} more` : '' }}.
-      </p>
+      <p v-if="found.live.alone.length"><b>Only mixed live:</b> {{ shortList(found.live.alone) }}.</p>
       <p v-if="found.recorded.alone.length"><b>Only recorded:</b> {{ listWords(found.recorded.alone) }}.</p>
       <p v-if="found.unkept.length">
         <b>Kept by nothing:</b> {{ listWords(found.unkept) }}. To cut later,
