@@ -124,6 +124,8 @@ test('says what goes dark when one thing fails, and what is left', async ({ page
   await expect(told.getByRole('heading', { name: 'Without Main' })).toBeVisible()
   // Six hang on Main; four tracks of the isolated recorder and the side screen do not.
   await expect(told).toContainText('6 of 11 sinks go dark')
+  // Three segments with ten moments, all of them through it.
+  await expect(told).toContainText('10 of 10 moments miss something')
   await page.getByRole('button', { name: 'Everything' }).click()
   await page.getByLabel('Filter').fill('side')
   await page

@@ -237,6 +237,30 @@ test('names each source once over the chain, lays the multiview out by keys, and
   await expect(first.nth(1)).not.toBeChecked()
 })
 
+test('points an output at one input: who hangs there sees it in every moment, is told wrong, and it is taken back', async ({
+  page,
+}) => {
+  const base = await openCopy(page, 'Harbour Robotics Cup', 'switchers')
+  await page.getByRole('heading', { name: 'Main', level: 2 }).first().click()
+  await press(page, 'ArrowDown')
+  const carries = page.getByRole('combobox', { name: 'SDI out 2 carries' })
+  await carries.selectOption({ label: 'input 1, Wide, gallery' })
+  await expect(page.getByRole('list', { name: 'Outputs of Main' })).toContainText(
+    'input 1, Wide, galleryto Overflow room',
+  )
+  await saved(page)
+  await page.goto(`${base}/outputs`)
+  const row = page.getByRole('row', { name: /Overflow room/ })
+  await expect(row.getByRole('cell').first()).toContainText('Wide, gallery')
+  // The overflow room is to see the clean picture.
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeHidden()
+  await page.goto(`${base}/switchers`)
+  await press(page, 'ArrowDown')
+  await carries.selectOption('clean')
+  await expect(page.getByText('21 of 21 pictures arrive')).toBeVisible()
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeVisible()
+})
+
 test('comes to the same state in the browser as on the machine that kept a run', async ({ page }) => {
   for (const [show, name] of [
     ['Kiln Night', 'kiln-night'],
