@@ -25,6 +25,7 @@ const FIELDS: Record<string, string> = {
   from: 'source end',
   to: 'far end',
   sound: 'sound',
+  address: 'network address',
   soundDelayMs: 'delay of the sound',
   gainDb: 'gain of the sound',
   shot: 'shot',

@@ -19,6 +19,15 @@ export type { Clip } from './collections/clips'
 export type { Cue } from './collections/cues'
 export type { KitItem } from './collections/kit'
 export type { Link, LinkEnd } from './collections/links'
+export {
+  type Address,
+  addressText,
+  areTogether,
+  dottedText,
+  isReservedAddress,
+  nextFree,
+  parseAddress,
+} from './address'
 export { BLACK, CONTENTS, type Content, type Look, type Pointed } from './collections/looks'
 export { MOST_STEPS, type Macro, type MacroStep } from './collections/macros'
 export { type Box, type Cut, type FillKind, OFF, type Overlay, cutOf, screenOf } from './collections/overlays'

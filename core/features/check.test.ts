@@ -117,6 +117,9 @@ const GRAVITY: Readonly<Record<string, string>> = {
   // Dead, where its picture never comes to what lights the lamp.
   N11: 'RD',
   N12: 'N',
+  N01: 'D',
+  N02: 'D',
+  N03: 'D',
   N13: 'D',
   N16: 'R',
   N17: 'R',

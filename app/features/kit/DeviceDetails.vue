@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { number, string } from 'yup'
 import { CATALOGUE_CURRENCY, bodyOf, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
 import { choicesAt, pointEdits, pointedAt, pointedWords } from '#core/chain'
-import { EVERYWHERE, type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
+import { EVERYWHERE, type Edit, type ValueAt, completePlan, parseAddress, setEdit } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { WHAT_IS_RIGHT, moneyText } from '#core/words'
@@ -94,6 +94,17 @@ const LIMIT_WORDS = {
   'sleep': 'goes to sleep',
   'recording': 'stops recording',
 } as const
+/** Has a socket of the network, for control or for its picture. */
+const networked = computed(() =>
+  Object.values(model.value.ports).some(
+    ({ carries, connector }) => connector === '8p8c' && (carries === 'control' || carries === 'network'),
+  ),
+)
+const addressSchema = string()
+  .trim()
+  .test('address', 'four figures up to 255, a stroke and a prefix from 8 to 30: 192.168.10.21/24', value =>
+    value ? parseAddress(value) !== undefined : true,
+  )
 const noteSchema = string().max(400, 'at most 400 characters')
 const delaySchema = number().typeError('milliseconds').min(0, 'not below 0').max(2000, 'at most 2000 ms')
 const figure = (lowest: number, highest: number, whole = true) => {
@@ -332,6 +343,22 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
             />
             switched off</label
           >
+        </dd>
+      </template>
+      <template v-if="networked">
+        <dt>Address</dt>
+        <dd class="small">
+          <TypedField
+            class="ms"
+            inputmode="decimal"
+            :value="device.address ?? ''"
+            :schema="addressSchema"
+            placeholder="192.168.10.21/24"
+            aria-label="Network address with its prefix"
+            @done="
+              value => set(['address'], value, value ? `${device.name} to ${value}` : `No address for ${device.name}`)
+            "
+          />
         </dd>
       </template>
       <template v-if="model.radio">

@@ -14,6 +14,7 @@ import {
   type VideoFormat,
 } from '#core/signal'
 import { CODINGS, type RecordCoding } from '../../features/media/collection'
+import { ADDRESS, parseAddress } from '../address'
 import { formatMisfit } from '../formats'
 import { idsOf, misfit, own, show } from '../problem'
 
@@ -79,6 +80,8 @@ export interface Device {
   readonly call?: number
   /** Letters for keys that have no room for the name. */
   readonly short?: string
+  /** Its fixed network address, IPv4 with the length of the prefix; absent, nobody said. */
+  readonly address?: string
   readonly note?: string
 }
 
@@ -207,6 +210,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     limitsOff: said,
     call: whole(1, 99),
     short: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,8}$' },
+    address: { type: 'string', pattern: ADDRESS },
     note: ref('note'),
     ports: { ...mapOf(portSetting, 200), minProperties: 1 },
   }),
@@ -215,6 +219,12 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
       const at = `${base}/${id}`
       if (id === EVERYWHERE)
         return misfit(at, `key ${show(id)}`, `any id but ${show(EVERYWHERE)}, which says what a lamp follows`)
+      if (device.address !== undefined && !parseAddress(device.address))
+        return misfit(
+          `${at}/address`,
+          show(device.address),
+          'four figures up to 255 and a prefix from /8 to /30, like 192.168.10.21/24',
+        )
       const model = own(models, device.model)
       if (!model) return misfit(`${at}/model`, show(device.model), `a key of models: ${idsOf(models)}`)
       if (device.mode !== undefined && !own(model.modes, device.mode))

@@ -1,4 +1,6 @@
 import { type DeviceNode, type Traced, socketKey, takesAnyEnd } from '#core/chain'
+import { type Address, addressText, areTogether, isReservedAddress, nextFree, parseAddress } from '#core/document'
+import { Draft, type Proposal } from '#core/propose'
 import { type Surface, portsOf } from '#core/catalog'
 import { fact } from '#core/kernel'
 
@@ -96,3 +98,60 @@ function reachedBy(
 }
 
 export const controlReach = (traced: Traced): Reach => traced.ask(reachFact)
+
+export interface Addressed {
+  readonly node: DeviceNode
+  readonly address: Address
+}
+
+const addressedFact = fact<Traced, readonly Addressed[]>('addresses', ({ chain }) =>
+  [...chain.nodes.values()].flatMap(node => {
+    const address = node.device.address === undefined ? undefined : parseAddress(node.device.address)
+    return address ? [{ node, address }] : []
+  }),
+)
+
+/** Devices that have a fixed address, in the order of their ids. */
+export const addressed = (traced: Traced): readonly Addressed[] => traced.ask(addressedFact)
+
+/** An address that another device has already, by which both would be called; the later one by its id. */
+export function sharing(traced: Traced): { readonly one: Addressed; readonly other: Addressed }[] {
+  const all = addressed(traced)
+  const reach = controlReach(traced)
+  const wired = ({ node }: Addressed) => reach.from(node.id).size > 1
+  return all.flatMap((one, i) => {
+    const other = all.slice(0, i).find(
+      before =>
+        before.address.ip === one.address.ip &&
+        // Two networks that nothing joins may use the same figures.
+        (!wired(before) || !wired(one) || reach.from(before.node.id).has(one.node.id)),
+    )
+    return other ? [{ one, other }] : []
+  })
+}
+
+/** Devices that controllers reach by their leads, and none of these lies in their subnet. */
+export function astray(traced: Traced): { readonly one: Addressed; readonly controller: Addressed }[] {
+  const all = addressed(traced)
+  const reach = controlReach(traced)
+  const controllers = all.filter(({ node }) => node.model.kind === 'controller')
+  return all.flatMap(one => {
+    if (one.node.model.kind === 'controller') return []
+    const mine = controllers.filter(({ node }) => reach.from(node.id).has(one.node.id))
+    const [controller] = mine
+    return controller && mine.every(({ address }) => !areTogether(address, one.address)) ? [{ one, controller }] : []
+  })
+}
+
+export const reserved = (traced: Traced): Addressed[] =>
+  addressed(traced).filter(({ address }) => isReservedAddress(address))
+
+/** The next free address of a subnet for a device. */
+export function readdressed(traced: Traced, { node }: Addressed, like: Address): Proposal[] {
+  const taken = new Set(addressed(traced).map(({ address }) => address.ip))
+  const free = nextFree(like, taken)
+  if (!free) return []
+  const draft = new Draft(traced.plan)
+  draft.set(['devices', node.id, 'address'], addressText(free))
+  return [{ title: `Give ${node.device.name} ${addressText(free)}`.slice(0, 120), edits: draft.edits }]
+}

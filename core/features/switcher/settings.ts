@@ -105,6 +105,7 @@ export function settingsOf(node: DeviceNode): Setting[] {
       name: 'Low-voltage supply',
       value: `${device.dc.volts}\u00A0V over ${device.dc.m}\u00A0m of ${device.dc.mm2}\u00A0mm\u00B2`,
     })
+  if (device.address !== undefined) list.push({ name: 'Address', value: device.address })
   if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
   if (device.timecode !== undefined)
     list.push({ name: 'Timecode', value: device.timecode === 'drop' ? 'drop-frame' : 'non-drop' })

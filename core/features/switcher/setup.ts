@@ -54,6 +54,10 @@ const WAYS: Readonly<Record<string, Way>> = {
   },
   'Aperture': { order: 13.2 },
   'Sensitivity': { order: 13.3 },
+  'Address': {
+    order: 5,
+    hint: 'Off a factory subnet it is reached first by a computer that is set to that subnet, and set back after.',
+  },
   'Channel': { order: 14, hint: 'At the sender and at the receiver.' },
   'Format': { order: 20, act: 'outputs' },
   'Division': { order: 21, act: 'outputs' },

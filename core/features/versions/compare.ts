@@ -219,6 +219,7 @@ function plainWords(value: unknown): string {
 }
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
+  address: 'network address',
   soundDelayMs: 'sound delay, ms',
   gainDb: 'gain, dB',
   of: 'shows',

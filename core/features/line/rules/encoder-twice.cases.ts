@@ -60,4 +60,28 @@ export const CASES: readonly Faulty[] = [
     offers: ['Send to The club no more'],
     says: ['The club is to get the show from an encoder that is not in the plan any more'],
   },
+  {
+    name: 'a decoder on another subnet than its encoder, through a network switch',
+    gives: ['O11'],
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        main: STAGE,
+        enc: { model: 'encoder-network', address: '192.168.20.2/24' },
+        net: 'switch-poe',
+        dec: { model: 'decoder-network', address: '192.168.30.2/24' },
+        far: 'screen',
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2',
+        b: 'main.out-1 > enc.in hdmi-passive 2',
+        c: 'enc.out > net.in network-cable 20',
+        d: 'net.out-1 > dec.in network-cable 40',
+        e: 'dec.out > far.in hdmi-passive 2',
+      },
+      wants: { far: 'program' },
+    }),
+    offers: ['Give dec 192.168.20.1/24', 'Give enc 192.168.30.1/24'],
+    says: ['dec has 192.168.30.2/24', 'two subnets'],
+  },
 ]

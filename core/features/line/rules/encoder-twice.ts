@@ -1,3 +1,5 @@
+import { type Addressed, addressed, readdressed } from '../../control/facts'
+import { addressText, areTogether } from '#core/document'
 import { type DeviceNode, type Traced, runAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
@@ -13,6 +15,10 @@ export const encoderTwice = rule({
     twice: {
       severity: 'D',
       says: '{encoder} makes one stream, and is to send it to {destinations}: only one of them gets it.',
+    },
+    apart: {
+      severity: 'D',
+      says: '{decoder} has {address} and {encoder}, whose picture it is to show, {other}: they lie on two subnets, and the picture does not get there.',
     },
     nowhere: {
       severity: 'D',
@@ -36,11 +42,30 @@ export const encoderTwice = rule({
     ...(twice(traced).length ? [] : idle(traced)).map(({ device, name }) =>
       say('nowhere', { on: 'device', device }, { encoder: text(name) }, runAt(traced, device)),
     ),
+    ...apart(traced).map(({ from, to }) =>
+      say(
+        'apart',
+        { on: 'device', device: to.node.id },
+        {
+          decoder: text(to.node.device.name),
+          address: text(addressText(to.address)),
+          encoder: text(from.node.device.name),
+          other: text(addressText(from.address)),
+        },
+        runAt(traced, to.node.id),
+      ),
+    ),
     ...lost(traced).map(([id, { title }]) =>
       say('gone', { on: 'destination', destination: id }, { destination: text(title) }),
     ),
   ],
-  remedies: (traced, { at }): Proposal[] => {
+  remedies: (traced, { at, says }): Proposal[] => {
+    if (says === 'apart') {
+      const pair = apart(traced).find(({ to }) => at.on === 'device' && to.node.id === at.device)
+      return pair
+        ? [...readdressed(traced, pair.to, pair.from.address), ...readdressed(traced, pair.from, pair.to.address)]
+        : []
+    }
     if (at.on === 'destination') return regained(traced, at.destination)
     const one = at.on === 'device' ? twice(traced).find(({ load }) => load.device === at.device) : undefined
     if (!one) return at.on === 'device' ? named(traced, at.device) : []
@@ -61,6 +86,19 @@ export const encoderTwice = rule({
     ]
   },
 })
+
+/** Ends of a picture that goes over the network of the house, of which neither is in the other's subnet. */
+function apart(traced: Traced): { readonly from: Addressed; readonly to: Addressed }[] {
+  const known = new Map(addressed(traced).map(one => [one.node.id, one]))
+  const found = new Map<string, { from: Addressed; to: Addressed }>()
+  for (const { links } of traced.runs) {
+    const first = links.find(({ wire }) => wire.from?.port?.carries === 'network')?.wire.from?.node.id
+    const last = links.findLast(({ wire }) => wire.to?.port?.carries === 'network')?.wire.to?.node.id
+    const [from, to] = [first, last].map(id => (id === undefined ? undefined : known.get(id)))
+    if (from && to && !areTogether(from.address, to.address)) found.set(to.node.id, { from, to })
+  }
+  return [...found.values()]
+}
 
 /** A box that takes a picture makes one stream; a computer that sends makes as many as it can bear. */
 const isBox = ({ model }: DeviceNode): boolean =>
