@@ -165,6 +165,14 @@ test('says what the show costs, weighs and takes to build, and goes on paper and
 
   await page.getByRole('heading', { level: 2 }).click()
   await press(page, 'b')
+  // Four cameras over six and a half hours, gone through once, and one and a half times.
+  await expect(answer).toContainText('Switching saves about 26\u00A0h in the edit: 4 cameras')
+  await expect(page.getByRole('row', { name: /^Devices/ })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'More often' }).click()
+  await expect(answer).toContainText('39\u00A0h')
+  await answer.click()
+  await press(page, 'b')
   await expect(page.getByRole('listbox', { name: 'Ways to have a switcher' }).getByRole('option').first()).toBeVisible()
   await expectAccessible(page)
   const before = await answer.innerText()

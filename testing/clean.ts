@@ -142,6 +142,20 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     wants: { cap: { feed: 'program', sound: true } },
   }),
+  'a switcher that streams by itself': plan({
+    devices: {
+      cam: 'camera-box-hdmi 1080p59.94',
+      main: 'switcher-6-combo 1080p59.94',
+      op: 'screen',
+      web: 'stream-viewers',
+    },
+    links: {
+      a: 'cam.hdmi > main.in-3 hdmi-passive 3',
+      o: 'main.out-3 > op.in hdmi-passive 2',
+      w: 'main.out-5 > web.in network-cable 5',
+    },
+    wants: { op: 'multiview', web: 'program' },
+  }),
   'to SDI and back': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

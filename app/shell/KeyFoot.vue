@@ -14,7 +14,9 @@ const store = usePlanStore()
         ><span class="key">{{ key }}</span> {{ what }}</span
       ></span
     >
-    <span v-if="store.report" class="figures last">checked in {{ figure(store.report.ms, 1) }}&nbsp;ms</span>
+    <span v-if="store.report" class="figures last"
+      >checked{{ store.report.ms === undefined ? '' : ` in ${figure(store.report.ms, 1)}\u00A0ms` }}</span
+    >
   </footer>
 </template>
 

@@ -10,6 +10,7 @@ export {
   FEEDS,
   type Feed,
   isFeed,
+  isForScreens,
   KEY_KINDS,
   type KeyKind,
   KEY_SCALE,

@@ -407,6 +407,10 @@ export const isCamera = ({ kind }: Model): boolean => kind === 'camera' || kind 
 export const carriesPicture = ({ carries }: Pick<Port, 'carries'>): boolean =>
   carries !== 'sound' && carries !== 'control'
 
+/** Sockets for cameras and screens: what goes by network or USB leads to computers and afar. */
+export const isForScreens = (port: Pick<Port, 'carries'>): boolean =>
+  carriesPicture(port) && port.carries !== 'usb' && port.carries !== 'network'
+
 /** Whether content-protected pictures get in: screens decode them, splitters hand them on. */
 export const takesProtected = ({ kind }: Pick<Model, 'kind'>, input: Port): boolean =>
   input.decodes ?? (kind === 'screen' || kind === 'projector' || kind === 'splitter')

@@ -1,4 +1,4 @@
-import { hangingOn, type Link, type Plan } from '#core/document'
+import { hangingOn, keptDevices, type Link, type Plan } from '#core/document'
 import type { Loss } from '#core/kernel'
 
 type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
@@ -11,14 +11,17 @@ type Stood = Pick<Plan, 'devices' | 'models' | 'circuits' | 'strips'>
 export function lostDevices({ devices, models, circuits, strips }: Stood, { of, id }: Loss): ReadonlySet<string> {
   const tripped =
     of === 'circuit' ? [id] : Object.keys(circuits).filter(one => of === 'protection' && circuits[one]!.residual === id)
+  // What an uninterruptible supply keeps going is not lost at once.
+  const kept =
+    of === 'circuit' || of === 'protection' || of === 'power' ? keptDevices({ devices, models, strips }) : new Set()
   const hanging = new Set(tripped.flatMap(one => [...hangingOn({ circuits, strips }, one)]))
   const hit = (key: string): boolean => {
     const device = devices[key]!
     const model = models[device.model]!
     if (of === 'device') return key === id
     if (of === 'place') return device.place === id
-    if (of === 'circuit' || of === 'protection') return model.supply === 'mains' && hanging.has(key)
-    if (of === 'power') return model.supply === 'mains'
+    if (of === 'circuit' || of === 'protection') return model.supply === 'mains' && hanging.has(key) && !kept.has(key)
+    if (of === 'power') return model.supply === 'mains' && !kept.has(key)
     return of === 'radio' && model.kind === 'radio'
   }
   const gone = (key: string): boolean => {

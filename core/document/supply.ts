@@ -3,6 +3,23 @@ import { own } from './problem'
 
 type Supplied = Pick<Plan, 'circuits' | 'strips'>
 
+/** Share of what is written on a battery that an uninterruptible supply gives: what is usable, less its own loss. */
+const KEPT_SHARE = 0.8 * 0.85
+
+/** An uninterruptible supply with all that hangs on it. */
+export interface Keeper {
+  readonly strip: string
+  readonly title: string
+  /** Devices of the plan, by strips that are plugged into it too. */
+  readonly devices: readonly string[]
+  readonly drawW: number
+  readonly mostW: number
+  /** It gives less than they draw: it switches off as soon as the mains fail. */
+  readonly weak: boolean
+  /** How long they go on without mains, min. */
+  readonly minutes: number
+}
+
 /** The circuit on which a strip hangs, through others if it is plugged into them; undefined where none is said, or in a ring. */
 export function circuitOf({ circuits, strips }: Supplied, strip: string): string | undefined {
   const seen = new Set<string>()
@@ -23,3 +40,25 @@ export function hangingOn(plan: Supplied, circuit: string): ReadonlySet<string> 
     if (circuitOf(plan, id) === circuit) for (const device of Object.keys(loads)) found.add(device)
   return found
 }
+
+/** Every uninterruptible supply of the plan. */
+export function keepersOf({ strips, devices, models }: Pick<Plan, 'strips' | 'devices' | 'models'>): Keeper[] {
+  const under = (strip: string, seen: ReadonlySet<string>): string[] => [
+    ...Object.keys(strips[strip]!.loads ?? {}),
+    ...Object.entries(strips).flatMap(([id, one]) =>
+      one.strip === strip && !seen.has(id) ? under(id, new Set([...seen, id])) : [],
+    ),
+  ]
+  return Object.entries(strips).flatMap(([strip, { title, keeps }]): Keeper[] => {
+    if (!keeps) return []
+    const there = [...new Set(under(strip, new Set([strip])))].filter(id => own(devices, id))
+    const drawW = there.reduce((sum, id) => sum + models[devices[id]!.model]!.watts, 0)
+    const weak = drawW > keeps.mostW
+    const minutes = weak ? 0 : drawW > 0 ? ((keeps.wh * KEPT_SHARE) / drawW) * 60 : Infinity
+    return [{ strip, title, devices: there, drawW, mostW: keeps.mostW, weak, minutes }]
+  })
+}
+
+/** Devices that go on for a while when the mains fail. */
+export const keptDevices = (plan: Parameters<typeof keepersOf>[0]): ReadonlySet<string> =>
+  new Set(keepersOf(plan).flatMap(({ weak, devices }) => (weak ? [] : devices)))

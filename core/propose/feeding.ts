@@ -1,4 +1,4 @@
-import { type Carried, type Feed, isFeed } from '#core/catalog'
+import { type Carried, type Feed, isFeed, isForScreens } from '#core/catalog'
 import {
   type Run,
   type Socket,
@@ -32,9 +32,9 @@ export function unfedWants({ plan, pictures }: Traced): [string, Want][] {
 export function outputsAreFull(traced: Traced, feed: Feed): boolean {
   const able = [...traced.chain.nodes.values()]
     .filter(isSwitcher)
-    .some(({ model }) => Object.values(model.ports).some(port => port.feeds?.includes(feed) && port.carries !== 'usb'))
-  // What goes to a computer over USB is no output for a screen.
-  return able && freeOutputs(traced, feed).every(({ port }) => port?.carries === 'usb')
+    .some(({ model }) => Object.values(model.ports).some(port => port.feeds?.includes(feed) && isForScreens(port)))
+  // What goes to a computer over USB, or afar, is no output for a screen.
+  return able && freeOutputs(traced, feed).every(({ port }) => !port || !isForScreens(port))
 }
 
 /** What the run's output is pointed at; undefined for a source's picture. */

@@ -1,4 +1,13 @@
-import { type Feed, MODELS, type Model, type Port, carriesPicture, portsOf, type Carried } from '#core/catalog'
+import {
+  type Feed,
+  MODELS,
+  type Model,
+  type Port,
+  carriesPicture,
+  portsOf,
+  type Carried,
+  isForScreens,
+} from '#core/catalog'
 import {
   type DeviceNode,
   type Socket,
@@ -38,7 +47,7 @@ export function excessSources(traced: Traced): DeviceNode[] {
 const pictureInputs = (model: Model): [string, Port][] =>
   portsOf(model, 'in').filter(([, port]) => carriesPicture(port))
 const pictureOutputs = (model: Model): [string, Port][] =>
-  portsOf(model, 'out').filter(([, port]) => carriesPicture(port) && port.carries !== 'usb')
+  portsOf(model, 'out').filter(([, port]) => isForScreens(port))
 
 /** Switchers by their order in the plan. */
 export function switchersOf({ chain }: Traced): DeviceNode[] {

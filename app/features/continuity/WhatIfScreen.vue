@@ -261,6 +261,10 @@ useIdleKeys(event => keys(event))
                 : ''
             }}.
           </p>
+          <p v-for="one in told.kept" :key="one.name">
+            <b>{{ one.name }}</b> keeps {{ listWords(one.devices) }} going for
+            {{ one.minutes > 600 ? 'many hours' : `about ${Math.floor(one.minutes)}\u00A0min` }}.
+          </p>
           <p v-if="told.silent.length">
             <b>{{ listWords(told.silent) }}</b>
             {{ told.silent.length === 1 ? 'falls' : 'fall' }} silent: the picture stays, and no sound gets there.

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { number } from 'yup'
 import { emptyPlan, freshId, setEdit } from '#core/document'
 import type { CircuitLoad } from '#core/features/power'
 import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
-import { nameSchema } from '~/ui/typed'
+import { decimal, nameSchema } from '~/ui/typed'
 
 /** Where a circuit has outlets, what it lies behind, and the strips that hang on it. */
 const props = defineProps<{ circuit: CircuitLoad }>()
@@ -61,6 +62,10 @@ async function removeStrip(id: string): Promise<void> {
     { do: 'remove', collection: 'strips', id },
   ])
 }
+/** Goes on from a battery when the mains fail: a usual small one, until somebody says what it has. */
+const keeps = (id: string, next: { wh: number; mostW: number } | undefined, words: string): void =>
+  void store.commit(`${plan.value.strips[id]!.title}: ${words}`.slice(0, 120), [setEdit(['strips', id, 'keeps'], next)])
+const keepSchema = number().typeError('a figure').min(1, '1 or more').max(100_000, 'at most 100 000')
 const loadsOn = (strip: string): string =>
   props.circuit.loads
     .filter(load => load.strip === strip)
@@ -116,6 +121,52 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
       </option>
     </select>
     <button type="button" class="btn plain small" @click="removeStrip(strip.id)">Take out</button>
+    <label class="check small on"
+      ><input
+        type="checkbox"
+        :checked="plan.strips[strip.id]?.keeps !== undefined"
+        @change="
+          keeps(
+            strip.id,
+            plan.strips[strip.id]?.keeps ? undefined : { wh: 400, mostW: 600 },
+            plan.strips[strip.id]?.keeps ? 'off without mains' : 'goes on without mains',
+          )
+        "
+      />
+      goes on without mains{{
+        strip.keptMinutes === undefined
+          ? ''
+          : strip.keptMinutes === 0
+            ? ': too weak for what hangs on it'
+            : strip.keptMinutes > 600
+              ? ', for many hours'
+              : `, for about ${Math.floor(strip.keptMinutes)}\u00A0min`
+      }}</label
+    >
+    <span v-if="plan.strips[strip.id]?.keeps" class="kept small on">
+      <TypedField
+        inputmode="decimal"
+        :value="plan.strips[strip.id]!.keeps!.wh"
+        :schema="keepSchema"
+        :aria-label="`What ${strip.title} holds, Wh`"
+        @done="
+          text =>
+            keeps(strip.id, { ...plan.strips[strip.id]!.keeps!, wh: decimal(text || '1') }, `holds ${text}\u00A0Wh`)
+        "
+      />
+      Wh
+      <TypedField
+        inputmode="decimal"
+        :value="plan.strips[strip.id]!.keeps!.mostW"
+        :schema="keepSchema"
+        :aria-label="`What ${strip.title} gives at most, W`"
+        @done="
+          text =>
+            keeps(strip.id, { ...plan.strips[strip.id]!.keeps!, mostW: decimal(text || '1') }, `gives ${text}\u00A0W`)
+        "
+      />
+      W
+    </span>
     <span class="small quiet on">{{ loadsOn(strip.id) || 'nothing on it yet' }}</span>
   </div>
   <button type="button" class="btn small" @click="addStrip">Add a strip</button>
@@ -154,6 +205,15 @@ h4 {
   gap: 4px 8px;
   align-items: center;
   margin-bottom: 8px;
+}
+
+.kept {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.kept :deep(input) {
+  width: 90px;
 }
 .on {
   grid-column: 1 / -1;

@@ -24,12 +24,12 @@ export interface Judged {
   readonly findings: readonly ShownFinding[]
   readonly board: Board
   readonly figures: readonly Figure[]
-  /** Time that tracing and checking took, ms. */
-  readonly ms: number
+  /** Time that tracing and checking took in this page, ms; absent where the verdict came with the plan. */
+  readonly ms?: number
 }
 
 /** A checked plan as a page shows it: plain data, the same for the same plan wherever it is worked out. */
-export function judgedOf(checked: Checked, ms: number): Judged {
+export function judgedOf(checked: Checked, ms?: number): Judged {
   const { by, traced, verdict } = checked
   const measured = by.measured(traced)
   return {
@@ -50,6 +50,6 @@ export function judgedOf(checked: Checked, ms: number): Judged {
       words: by.words(quantity(measured[id]!, traced), { length: 'm' }),
       screen,
     })),
-    ms,
+    ...(ms === undefined ? {} : { ms }),
   }
 }

@@ -41,12 +41,17 @@ function pointsText(context: CommandContext, currency: string): string {
   return lines.join('\n') || 'No picture arrives at a sink, so nothing can darken one.'
 }
 
+const keptText = (minutes: number): string => (minutes > 600 ? 'many hours' : `${Math.floor(minutes)}\u00A0min`)
+
 function effectText(effect: LossEffect, currency: string): string {
   const dark = effect.sinks.map(({ name, feed }) => (feed ? `${name} (${feed})` : name)).join(', ')
   return [
     `Without ${effect.name} (${effect.kind}; ${spareWords(effect, currency)}):`,
     `  dark: ${dark || 'nothing'}`,
     ...(effect.sources.length ? [`  lost: ${effect.sources.join(', ')}`] : []),
+    ...effect.kept.map(
+      ({ name, minutes, devices }) => `  kept for ${keptText(minutes)} by ${name}: ${devices.join(', ')}`,
+    ),
     ...(effect.silent.length ? [`  silent: ${effect.silent.join(', ')}`] : []),
     ...(effect.uncontrolled.length ? [`  without control: ${effect.uncontrolled.join(', ')}`] : []),
     ...effect.still.map(

@@ -1,3 +1,4 @@
+import { MODELS } from '#core/catalog'
 import { tracedOf } from '#core/chain'
 import { hitMoments } from './moments'
 import { describe, expect, it } from 'vitest'
@@ -302,4 +303,48 @@ describe('the moments of the show', () => {
     // What is lost itself misses nothing.
     expect(told({ of: 'device', id: 'rec' })).toEqual([3])
   })
+})
+
+describe('an uninterruptible supply', () => {
+  const kept = (keeps: { wh: number; mostW: number } | undefined, of: Loss) =>
+    whatIf(
+      check(
+        plan({
+          devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94', rec: 'recorder-hdmi' },
+          links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', r: 'main.out-1 > rec.in hdmi-passive 2' },
+          wants: { rec: 'program' },
+          circuits: { wall: { title: 'Wall', order: 1, amps: 16 } },
+          strips: {
+            ups: { title: 'Supply', order: 1, circuit: 'wall', ...(keeps ? { keeps } : {}), loads: { main: true } },
+            more: { title: 'Strip', order: 2, strip: 'ups', loads: { cam: true, rec: true } },
+          },
+        }),
+      ),
+      of,
+    )
+  const watts = ['camera-box-hdmi', 'switcher-4-strict', 'recorder-hdmi'].reduce(
+    (sum, id) => sum + MODELS.get(id)!.watts,
+    0,
+  )
+  it('keeps what hangs on it, by a strip of it too, for as long as its battery does', () => {
+    for (const of of [
+      { of: 'circuit', id: 'wall' },
+      { of: 'power', id: 'mains' },
+    ] as const) {
+      expect(kept(undefined, of).sinks.map(({ device }) => device)).toEqual(['rec'])
+      const held = kept({ wh: 200, mostW: 300 }, of)
+      expect(held.sinks).toEqual([])
+      // 200 Wh, four fifths of it usable, 0.85 of that after its own loss.
+      expect(held.kept[0]).toMatchObject({ name: 'Supply' })
+      expect(held.kept[0]!.minutes).toBeCloseTo(((200 * 0.8 * 0.85) / watts) * 60, 6)
+      expect([...held.kept[0]!.devices].sort()).toEqual(
+        ['cam', 'main', 'rec'].filter(id => id !== 'cam' || MODELS.get('camera-box-hdmi')!.supply === 'mains'),
+      )
+    }
+  })
+  it('keeps nothing where more hangs on it than it gives', () =>
+    expect(kept({ wh: 200, mostW: watts - 1 }, { of: 'power', id: 'mains' })).toMatchObject({
+      kept: [],
+      sinks: [{ device: 'rec' }],
+    }))
 })

@@ -1,7 +1,7 @@
 import type { CableModel } from '#core/cable'
 import { carriesPicture, portsOf } from '#core/catalog'
 import { type Run, type Traced, isSwitcher, kitLines, lengthOf, lostDevices, tracedOf } from '#core/chain'
-import { type Plan, own } from '#core/document'
+import { type Plan, keepersOf, own } from '#core/document'
 import type { Checked } from '#core/propose'
 import { controlReach } from '../control/facts'
 
@@ -38,6 +38,8 @@ export interface LossEffect {
   /** Names of sources that reach no switcher and no sink any more, the failed one among them. */
   readonly sources: readonly string[]
   readonly still: readonly Still[]
+  /** Uninterruptible supplies that keep something going then: for how long, min, and what. */
+  readonly kept: readonly { readonly name: string; readonly minutes: number; readonly devices: readonly string[] }[]
   /** Names of sinks that stay lit and fall silent. */
   readonly silent: readonly string[]
   /** Names of devices that nobody can set up or move any more. */
@@ -138,7 +140,7 @@ function named(plan: Plan, loss: Loss): { name: string; kind: string; spareMinor
     return { name: device.name, kind: model.title, spareMinor: inKit ? 0 : model.priceMinor, inKit }
   }
   if (loss.of !== 'link') {
-    const gone = lostDevices(plan, loss)
+    const gone = threatened(plan, loss)
     if (gone.size === 0) throw new Error(`no ${loss.of} ${loss.id}`)
     const count = `${gone.size} device${gone.size > 1 ? 's' : ''}`
     return {
@@ -168,6 +170,22 @@ function named(plan: Plan, loss: Loss): { name: string; kind: string; spareMinor
   }
 }
 
+/** What would be lost were there no uninterruptible supply. */
+function threatened(plan: Plan, loss: Loss): ReadonlySet<string> {
+  const strips = Object.fromEntries(Object.entries(plan.strips).map(([id, { keeps: _, ...strip }]) => [id, strip]))
+  return lostDevices({ ...plan, strips }, loss)
+}
+
+/** Of that, what each supply keeps going. */
+function keptThen(plan: Plan, loss: Loss): LossEffect['kept'] {
+  if (loss.of !== 'circuit' && loss.of !== 'protection' && loss.of !== 'power') return []
+  const [now, without] = [lostDevices(plan, loss), threatened(plan, loss)]
+  return keepersOf(plan).flatMap(({ title, minutes, devices, weak }) => {
+    const mine = weak ? [] : devices.filter(id => without.has(id) && !now.has(id))
+    return mine.length ? [{ name: title, minutes, devices: mine.map(id => plan.devices[id]!.name) }] : []
+  })
+}
+
 /** What goes dark and what is left when one thing fails. Throws when the plan has no such thing. Linear in hops. */
 export function whatIf({ traced }: Pick<Checked, 'traced'>, loss: Loss): LossEffect {
   const { plan, scope } = traced
@@ -192,6 +210,7 @@ export function whatIf({ traced }: Pick<Checked, 'traced'>, loss: Loss): LossEff
       }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
     sources: [...litSources(traced)].filter(id => !sources.has(id)).map(id => plan.devices[id]!.name),
+    kept: keptThen(plan, loss),
     still: stillAt(left),
     silent: [...after.values()]
       .map(({ end }) => end!.device)
@@ -215,14 +234,14 @@ export function lossesOf(plan: Plan): Loss[] {
     ...Object.keys(links).map((id): Loss => ({ of: 'link', id })),
     ...placesOf(plan).map((id): Loss => ({ of: 'place', id })),
     ...Object.keys(plan.circuits)
-      .filter(id => lostDevices(plan, { of: 'circuit', id }).size > 0)
+      .filter(id => threatened(plan, { of: 'circuit', id }).size > 0)
       .map((id): Loss => ({ of: 'circuit', id })),
     // One circuit alone behind it is that circuit.
     ...protectionsOf(plan)
       .filter(
         id =>
           Object.values(plan.circuits).filter(({ residual }) => residual === id).length > 1 &&
-          lostDevices(plan, { of: 'protection', id }).size > 0,
+          threatened(plan, { of: 'protection', id }).size > 0,
       )
       .map((id): Loss => ({ of: 'protection', id })),
     ...(Object.values(devices).some(({ model }) => models[model]!.supply === 'mains')

@@ -1,6 +1,6 @@
 import { listWords } from '#core/words'
 import { type LookNeed, lostBehind, needsOf } from '#core/run'
-import { MODELS, type Feed, type Model, carriesPicture, makesOf, portsOf } from '#core/catalog'
+import { MODELS, type Feed, type Model, makesOf, portsOf, isForScreens } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, kitLines, lastSwitchers, socketKey, usedOf } from '#core/chain'
 import { type VideoFormat, formatLabel, setsContain } from '#core/signal'
 
@@ -62,9 +62,7 @@ const FEED_WORDS: Readonly<Record<Feed, string>> = {
 /** A small switcher has so many inputs for pictures at the most. */
 const SMALL_INPUTS = 8
 
-/** Sockets for cameras and screens: what comes by network or USB is no place for them. */
-const pictures = (model: Model, dir: 'in' | 'out') =>
-  portsOf(model, dir).filter(([, port]) => carriesPicture(port) && port.carries !== 'usb' && port.carries !== 'network')
+const pictures = (model: Model, dir: 'in' | 'out') => portsOf(model, dir).filter(([, port]) => isForScreens(port))
 const priceOf = (id: string): number => MODELS.get(id)!.priceMinor
 
 /** The picture outputs of a source that are used, or its first. */

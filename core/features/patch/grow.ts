@@ -1,5 +1,5 @@
 import { holds, needsOf, lostBehind } from '#core/run'
-import { MODELS, type Model, carriesPicture, portsOf } from '#core/catalog'
+import { MODELS, type Model, carriesPicture, portsOf, isForScreens } from '#core/catalog'
 import { type DeviceNode, delayMs, isSwitcher, tracedOf } from '#core/chain'
 import { type Edit, applyEdits } from '#core/document'
 import {
@@ -42,8 +42,7 @@ export interface Growth {
 }
 
 const inputs = (model: Model): number => portsOf(model, 'in').filter(([, port]) => carriesPicture(port)).length
-const outputs = (model: Model): number =>
-  portsOf(model, 'out').filter(([, port]) => carriesPicture(port) && port.carries !== 'usb').length
+const outputs = (model: Model): number => portsOf(model, 'out').filter(([, port]) => isForScreens(port)).length
 
 /** How many of each kind are told for one switcher. */
 const MOST_OF_A_KIND = 4

@@ -1,6 +1,6 @@
 import { bodyOf, type Model } from '#core/catalog'
 import type { Traced } from '#core/chain'
-import { circuitOf, hangingOn, own } from '#core/document'
+import { circuitOf, hangingOn, own, keepersOf } from '#core/document'
 import { fact } from '#core/kernel'
 import { fedByPoe } from './poe'
 import { mainsOf, type MainsId } from '#core/signal'
@@ -49,7 +49,13 @@ export interface CircuitLoad {
   /** The residual-current protection that it lies behind. */
   readonly residual: string | undefined
   readonly places: readonly string[]
-  readonly strips: readonly { readonly id: string; readonly title: string; readonly into: string | undefined }[]
+  readonly strips: readonly {
+    readonly id: string
+    readonly title: string
+    readonly into: string | undefined
+    /** It goes on without mains: how long, min, with what hangs on it; 0 where that is too much for it. */
+    readonly keptMinutes: number | undefined
+  }[]
   /** drawA against ratedA. */
   readonly share: number
   /** Loads of which nobody knows the draw; they are not in the sum. */
@@ -95,11 +101,17 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
   const onStrip = new Map(
     Object.entries(plan.strips).flatMap(([id, { loads = {} }]) => Object.keys(loads).map(device => [device, id])),
   )
+  const keepers = keepersOf(plan)
   const stripsOn = (circuit: string): CircuitLoad['strips'] =>
     Object.entries(plan.strips)
       .filter(([id]) => circuitOf(plan, id) === circuit)
       .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
-      .map(([id, { title, strip }]) => ({ id, title, into: strip }))
+      .map(([id, { title, strip }]) => ({
+        id,
+        title,
+        into: strip,
+        keptMinutes: keepers.find(one => one.strip === id)?.minutes,
+      }))
   const times = new Map<string, number>()
   const list = Object.entries(circuits)
     .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))

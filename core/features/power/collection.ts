@@ -38,19 +38,23 @@ export interface Strip {
   /** Ids of the circuit, or of the strip before it; they may be gone. */
   readonly circuit?: string
   readonly strip?: string
+  /** An uninterruptible supply: what it holds, Wh, and the most that it gives, W, when the mains fail. */
+  readonly keeps?: { readonly wh: number; readonly mostW: number }
   readonly loads?: Readonly<Record<string, true>>
 }
 
 export const strips = collection<Strip>({
   name: 'strips',
   entry: 'strip',
-  about: 'Strips of outlets: what each is plugged into, and the devices that hang on it.',
+  about:
+    'Strips of outlets: what each is plugged into, the devices that hang on it, and whether it keeps them going without mains.',
   most: 500,
   schema: object(['title', 'order'], {
     title: ref('title'),
     order: number(-1e9, 1e9),
     circuit: ref('slug'),
     strip: ref('slug'),
+    keeps: object(['wh', 'mostW'], { wh: number(1, 100_000), mostW: number(1, 100_000) }),
     loads: idSet(5000),
   }),
   words: ({ title }) => title,

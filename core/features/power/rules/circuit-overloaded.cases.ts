@@ -57,4 +57,26 @@ export const CASES: readonly Faulty[] = [
     offers: ['another circuit of the house'],
     says: ['8.9', '89'],
   },
+  {
+    name: 'an uninterruptible supply that gives less than hangs on it',
+    gives: ['P04'],
+    // A switcher of 12 W and a projector of 260 W on a supply of 200 W: the projector goes beside it.
+    plan: plan({
+      devices: { cam: 'camera-box-hdmi 1080p59.94', main: 'switcher-4-strict 1080p59.94', hall: 'projector' },
+      links: { a: 'cam.hdmi > main.in-1 hdmi-passive 2', h: 'main.out-1 > hall.in hdmi-passive 2' },
+      wants: { hall: 'program' },
+      circuits: { wall: { title: 'Wall', order: 1, amps: 16 } },
+      strips: {
+        ups: {
+          title: 'Supply',
+          order: 1,
+          circuit: 'wall',
+          keeps: { wh: 300, mostW: 200 },
+          loads: { main: true, hall: true },
+        },
+      },
+    }),
+    offers: ['Plug hall beside Supply'],
+    says: ['2 devices on Supply draw', 'gives 200\u00A0W', 'switches off at once'],
+  },
 ]

@@ -1,3 +1,4 @@
+import { type Plan, circuitOf, keepersOf } from '#core/document'
 import { count, power, share, text } from '#core/kernel'
 import { Draft, rule, type Proposal } from '#core/propose'
 import { circuitsFact, currentOf, SAFE_SHARE, voltsOf, type CircuitLoad, type Circuits } from '../circuits'
@@ -11,13 +12,31 @@ export const circuitOverloaded = rule({
       severity: 'H',
       says: '{loads} on {circuit} draw {watts}, which is {current} of its {rated}: its protection trips, and everything on it goes dark. Follow local codes; have licensed people do mains work.',
     },
+    keeper: {
+      severity: 'R',
+      says: '{loads} on {circuit} draw {watts}, and it gives {most} when the mains fail: it switches off at once, and everything on it with it.',
+    },
     near: {
       severity: 'R',
       says: '{loads} on {circuit} draw {watts}, which is {current} of its {rated} ({share}): for hours no more than {safe} is safe.',
     },
   },
-  find: (traced, say) =>
-    traced
+  find: (traced, say) => [
+    ...keepersOf(traced.plan)
+      .filter(({ weak }) => weak)
+      .map(({ strip, title, devices, drawW, mostW }) =>
+        say(
+          'keeper',
+          { on: 'strip', strip },
+          {
+            loads: text(`${devices.length} device${devices.length === 1 ? '' : 's'}`),
+            circuit: text(title),
+            watts: power(drawW),
+            most: power(mostW),
+          },
+        ),
+      ),
+    ...traced
       .ask(circuitsFact)
       .circuits.filter(({ share: used }) => used > SAFE_SHARE)
       .map(circuit =>
@@ -36,7 +55,9 @@ export const circuitOverloaded = rule({
           },
         ),
       ),
+  ],
   remedies: (traced, { at }) => {
+    if (at.on === 'strip') return offKeeper(traced.plan, at.strip)
     const known = traced.ask(circuitsFact)
     const circuit = at.on === 'circuit' ? known.circuits.find(({ id }) => id === at.circuit) : undefined
     if (!circuit) return []
@@ -67,6 +88,30 @@ export const circuitOverloaded = rule({
     return [...others, ...added]
   },
 })
+
+/** The fewest loads, the largest first, straight into the wall beside it, so that it bears the rest. */
+function offKeeper(plan: Plan, strip: string): Proposal[] {
+  const keeper = keepersOf(plan).find(one => one.strip === strip)
+  const circuit = circuitOf(plan, strip)
+  if (!keeper || circuit === undefined) return []
+  const watts = (id: string) => plan.models[plan.devices[id]!.model]!.watts
+  const mine = keeper.devices.filter(id => plan.strips[strip]!.loads?.[id]).sort((a, b) => watts(b) - watts(a))
+  const moved: string[] = []
+  let drawW = keeper.drawW
+  for (const id of mine) {
+    if (drawW <= keeper.mostW) break
+    moved.push(id)
+    drawW -= watts(id)
+  }
+  if (drawW > keeper.mostW) return []
+  const draft = new Draft(plan)
+  for (const id of moved) {
+    draft.set(['strips', strip, 'loads', id])
+    draft.set(['circuits', circuit, 'loads', id], true)
+  }
+  const names = moved.map(id => plan.devices[id]!.name).join(', ')
+  return [{ title: `Plug ${names} beside ${keeper.title}`.slice(0, 120), edits: draft.edits }]
+}
 
 const NEW = ''
 
