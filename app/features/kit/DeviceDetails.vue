@@ -349,7 +349,7 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
         <dt>Address</dt>
         <dd class="small">
           <TypedField
-            class="ms"
+            class="address"
             inputmode="decimal"
             :value="device.address ?? ''"
             :schema="addressSchema"
@@ -555,6 +555,9 @@ dd {
   display: flex;
   gap: 6px;
   align-items: center;
+}
+.address {
+  width: 190px;
 }
 .ms {
   width: 7ch;

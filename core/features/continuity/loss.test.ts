@@ -300,6 +300,11 @@ describe('the moments of the show', () => {
       'Names: rec  silent',
       'Pages: rec  silent',
     ])
+    // Switcher, projector and recorder live on the mains: nobody sees anything, whatever they would show.
+    expect(told({ of: 'power', id: 'mains' })).toEqual([
+      3,
+      ...['opens', 'Names', 'Pages'].map(at => `${at}: hall dark, rec dark silent`),
+    ])
     // What is lost itself misses nothing.
     expect(told({ of: 'device', id: 'rec' })).toEqual([3])
   })

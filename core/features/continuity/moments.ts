@@ -1,4 +1,4 @@
-import { type Traced, deviceName, lostDevices, tracedOf } from '#core/chain'
+import { type Traced, deviceName, tracedOf } from '#core/chain'
 import { judgedSinks, isDark, momentsOf, pictureAt, shownIn, waysTo } from '#core/run'
 import type { Loss } from './loss'
 
@@ -25,8 +25,8 @@ export function hitMoments(traced: Traced, loss: Loss): { readonly of: number; r
   const { plan, scope } = traced
   const moments = momentsOf(traced).filter(({ segment }) => segment !== undefined)
   const left = tracedOf(plan, { ...scope, losses: [...(scope.losses ?? []), loss] })
-  const gone = lostDevices(plan, loss)
-  const ends = judgedSinks(traced).filter(({ device }) => !gone.has(device))
+  // The one thing that fails misses nothing itself; what goes with others is dark.
+  const ends = judgedSinks(traced).filter(({ device }) => loss.of !== 'device' || device !== loss.id)
   const loud = new Set(Object.values(plan.wants).flatMap(({ sink, sound }) => (sound ? [sink] : [])))
   const hears = (at: Traced, state: (typeof moments)[number]['state'], end: (typeof ends)[number]) =>
     waysTo(at, state, end, 'most').some(({ open }) => open)
