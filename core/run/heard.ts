@@ -9,7 +9,7 @@ import {
   UNHEARD_DB,
   gainOf,
 } from '#core/chain'
-import { type LinkEnd, type Opening, own } from '#core/document'
+import { type LinkEnd, type Opening, own, type Look } from '#core/document'
 import { fillInput } from './compose'
 import type { MixState, ShowState } from './state'
 
@@ -76,18 +76,76 @@ export function followed(traced: Traced, node: DeviceNode, mix: MixState, portId
   return incoming.input === portId ? Math.sin(angle) : program === portId ? Math.cos(angle) : 0
 }
 
+/** A way as it is laid: the same in every moment, whatever stands open on it. */
+interface Route {
+  readonly origin: string
+  readonly gates: readonly LinkEnd[]
+  readonly delayMs: number
+}
+
 /**
  * The ways by which sound comes to an input, open or not, in the order of its links. `most` leaves out what is shut where
  * it comes beside a picture and no plug has brought it: a hundred cameras whose microphones nobody opened.
  */
-export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'most'): SoundWay[] {
-  const ways: SoundWay[] = []
-  back(end, [], 0, [])
-  return ways.sort((a, b) => (a.origin < b.origin ? -1 : a.origin > b.origin ? 1 : Number(b.open) - Number(a.open)))
+export const waysTo = (traced: Traced, state: ShowState, end: LinkEnd, most?: 'most'): SoundWay[] =>
+  waysIn(traced, state, routesTo(traced, end, most, [{ sound: state.sound }]), most)
 
-  function back({ device, port }: LinkEnd, gates: readonly Gate[], delayMs: number, through: readonly string[]): void {
+/** What a device makes comes to an input by a plug, so that it is heard of also where nobody opened it. */
+const plugged = (traced: Traced, device: string, port: string): boolean =>
+  [...(traced.sound.arriving.get(socketKey(device, port))?.keys() ?? [])].some(
+    origin => traced.chain.nodes.get(origin)!.model.role === 'sound',
+  )
+
+/** The same over several moments: the ways are followed once, and what stands open on them is asked in each. */
+export function waysIn(traced: Traced, state: ShowState, routes: readonly Route[], most?: 'most'): SoundWay[] {
+  const known = new Map<string, Gate | undefined>()
+  /** Undefined for what is left out. */
+  const gateOf = ({ device, port }: LinkEnd): Gate | undefined => {
+    const key = socketKey(device, port)
+    if (!known.has(key)) {
+      const gate = gateAt(traced, state, traced.chain.nodes.get(device)!, port)
+      known.set(key, most && gate.opening === 'shut' && !plugged(traced, device, port) ? undefined : gate)
+    }
+    return known.get(key)
+  }
+  const ways = routes.flatMap(({ origin, gates, delayMs }): SoundWay[] => {
+    const stood: Gate[] = []
+    for (const end of gates) {
+      const gate = gateOf(end)
+      if (!gate) return []
+      stood.push(gate)
+    }
+    return [wayOf(origin, stood, delayMs)]
+  })
+  return ways.sort((a, b) => (a.origin < b.origin ? -1 : a.origin > b.origin ? 1 : Number(b.open) - Number(a.open)))
+}
+
+/** The ways as they are laid; with `most` without those by inputs that stay shut in every one of these looks, as above. */
+export function routesTo(
+  traced: Traced,
+  end: LinkEnd,
+  most: 'most' | undefined,
+  looks: readonly Pick<Look, 'sound'>[],
+): Route[] {
+  const routes: Route[] = []
+  const opened = new Set(
+    looks.flatMap(({ sound = {} }) =>
+      Object.entries(sound).flatMap(([device, ports]) =>
+        Object.entries(ports).flatMap(([port, opening]) => (opening === 'shut' ? [] : [socketKey(device, port)])),
+      ),
+    ),
+  )
+  back(end, [], 0, [])
+  return routes
+
+  function back(
+    { device, port }: LinkEnd,
+    gates: readonly LinkEnd[],
+    delayMs: number,
+    through: readonly string[],
+  ): void {
     for (const wire of traced.chain.entering.get(socketKey(device, port)) ?? []) {
-      if (ways.length >= MOST_WAYS || !wire.from || !traced.trace.wires.get(wire.id)?.arrives) continue
+      if (routes.length >= MOST_WAYS || !wire.from || !traced.trace.wires.get(wire.id)?.arrives) continue
       leave(wire.from.node, wire.from.portId, gates, delayMs, through)
     }
   }
@@ -96,7 +154,7 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
   function leave(
     node: DeviceNode,
     portId: string,
-    gates: readonly Gate[],
+    gates: readonly LinkEnd[],
     delayMs: number,
     through: readonly string[],
   ): void {
@@ -105,23 +163,16 @@ export function waysTo(traced: Traced, state: ShowState, end: LinkEnd, most?: 'm
     const port = own(node.model.ports, portId)
     const makes = node.model.role === 'source' || node.model.role === 'sound'
     if (makes && port?.sound && !isReplaced(traced.chain, traced.trace, node, portId))
-      ways.push(wayOf(node.id, gates, delayMs))
+      routes.push({ origin: node.id, gates, delayMs })
     if (isSwitcher(node)) {
       if (!port?.sound) return
-      const plugged = (inId: string) =>
-        [...(traced.sound.arriving.get(socketKey(node.id, inId))?.keys() ?? [])].some(
-          origin => traced.chain.nodes.get(origin)!.model.role === 'sound',
-        )
       for (const [inId, input] of portsOf(node.model, 'in'))
         if (input.sound && own(node.device.ports, portId)?.minus !== inId) {
-          const gate = gateAt(traced, state, node, inId)
-          if (most && gate.opening === 'shut' && !plugged(inId)) continue
-          back(
-            { device: node.id, port: inId },
-            [gate, ...gates],
-            delayMs + (own(node.device.ports, inId)?.soundDelayMs ?? 0),
-            inner,
-          )
+          const shut =
+            openingOf({ node, portId: inId, port: input }) === 'shut' && !opened.has(socketKey(node.id, inId))
+          if (most && shut && !plugged(traced, node.id, inId)) continue
+          const gate = { device: node.id, port: inId }
+          back(gate, [gate, ...gates], delayMs + (own(node.device.ports, inId)?.soundDelayMs ?? 0), inner)
         }
       return
     }

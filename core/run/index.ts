@@ -11,7 +11,7 @@ export {
   unfitIn,
   tapOf,
 } from './compose'
-export { type Gate, type SoundWay, doubled, gateAt, waysTo } from './heard'
+export { type Gate, type SoundWay, doubled, gateAt, routesTo, waysIn, waysTo } from './heard'
 export { type Fault, Judge } from './judge'
 export { type Jump, type Pressed, jumpsOf, pressedOf } from './jumps'
 export { type RunLog, digest, fingerprint, readRun } from './log'

@@ -2,7 +2,7 @@ import { portsOf } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { type LinkEnd, type Want, own } from '#core/document'
 import { fact } from '#core/kernel'
-import { type Moment, type SoundWay, momentsOf, waysTo } from '#core/run'
+import { type Moment, type SoundWay, momentsOf, routesTo, waysIn } from '#core/run'
 
 /** What is heard at a sink in one moment of the show. */
 export interface Heard {
@@ -29,9 +29,14 @@ export const earsOf = ({ chain, plan }: Traced): { node: DeviceNode; end: LinkEn
     )
 
 const heardFact = fact<Traced, readonly Heard[]>('heard in each moment', traced =>
-  earsOf(traced).flatMap(ear =>
-    momentsOf(traced).map((moment): Heard => ({ ...ear, moment, ways: waysTo(traced, moment.state, ear.end, 'most') })),
-  ),
+  earsOf(traced).flatMap(ear => {
+    const routes = routesTo(traced, ear.end, 'most', Object.values(traced.plan.looks))
+    return momentsOf(traced).map((moment): Heard => ({
+      ...ear,
+      moment,
+      ways: waysIn(traced, moment.state, routes, 'most'),
+    }))
+  }),
 )
 
 /** Every sink in every moment of the scope. */
