@@ -82,4 +82,35 @@ export const CASES: readonly Faulty[] = [
     offers: ['as it comes', 'Give up sound at cap'],
     says: ['turned down to \u221250\u00A0dB', 'below \u221240\u00A0dB', 'cap'],
   },
+  {
+    name: 'a feeder and the last switcher that each turn the one microphone down by twenty-five decibels',
+    gives: ['A01'],
+    // Neither alone is below -40 dB; -50 dB together are.
+    plan: plan({
+      devices: {
+        cam: 'camera-box-hdmi 1080p59.94',
+        mic: 'microphone-radio',
+        side: {
+          model: 'switcher-4-strict',
+          standard: fmt('1080p59.94'),
+          ports: { sound: { soundDelayMs: 70, gainDb: -25 } },
+        },
+        main: {
+          model: 'switcher-4-strict',
+          standard: fmt('1080p59.94'),
+          ports: { 'in-1': { sound: 'fixed', gainDb: -25 } },
+        },
+        cap: 'capture-hdmi',
+      },
+      links: {
+        a: 'cam.hdmi > side.in-1 hdmi-passive 2',
+        m: 'mic.out > side.sound mini-jack-lead 1',
+        l: 'side.out-1 > main.in-1 hdmi-passive 1',
+        b: 'main.out-1 > cap.in hdmi-passive 1',
+      },
+      wants: { cap: { feed: 'program', sound: true } },
+    }),
+    offers: ['Take it as it comes at every input on its way'],
+    says: ['\u221250\u00A0dB in all'],
+  },
 ]

@@ -16,6 +16,10 @@ export const silent = rule({
       severity: 'D',
       says: '{input} is turned down to {gain}: below {least} nothing is heard, so {sinks} will be silent.',
     },
+    faint: {
+      severity: 'D',
+      says: 'What is open for {sink} is turned down on its way to {gain} in all: below {least} nothing is heard.',
+    },
     lost: { severity: 'D', says: '{sink} is to be heard, and no sound gets there with its picture.' },
     moment: {
       severity: 'D',
@@ -94,7 +98,19 @@ export const silent = rule({
         },
       ),
     )
-    return [...mute, ...looks, ...asked]
+    const quiet = faint(traced).map(({ want, sink, gainDb }) =>
+      say(
+        'faint',
+        { on: 'sink', want, device: sink },
+        {
+          sink: text(traced.chain.nodes.get(sink)!.device.name),
+          gain: text(dbText(gainDb)),
+          least: text(dbText(UNHEARD_DB)),
+        },
+        runsTo(traced, sink)[0]?.id,
+      ),
+    )
+    return [...mute, ...quiet, ...looks, ...asked]
   },
   remedies: (traced, { at, says }) => {
     if (at.on === 'device' && says === 'turned') return turnedUp(traced, at.device)
@@ -103,6 +119,7 @@ export const silent = rule({
     if (at.on === 'device')
       return [...bringSound(traced, traced.chain.nodes.get(at.device)!), ...giveUpAll(traced, at.device)]
     if (at.on !== 'sink') return []
+    if (says === 'faint') return loudAgain(traced, at.device)
     const draft = new Draft(traced.plan)
     draft.set(['wants', at.want, 'sound'])
     return [
@@ -115,6 +132,27 @@ export const silent = rule({
     ]
   },
 })
+
+/** Sinks to be heard at which, in every moment, all that is open is too quiet for the gains of several inputs together. */
+function faint(traced: Traced): { want: string; sink: string; gainDb: number; ways: readonly SoundWay[] }[] {
+  return Object.entries(traced.plan.wants).flatMap(([want, { sink, sound }]) => {
+    if (!sound || !traced.sound.heard.get(sink)?.size) return []
+    const mine = heardIn(traced).filter(({ node }) => node.id === sink)
+    const ways = mine.flatMap(heard => heard.ways).filter(({ gates }) => gates.every(({ open }) => open))
+    if (ways.length === 0 || ways.some(({ open }) => open)) return []
+    return [{ want, sink, gainDb: Math.max(...ways.map(way => way.gainDb)), ways }]
+  })
+}
+
+/** Every input that turns down what is loudest there, as it comes. */
+function loudAgain(traced: Traced, sink: string): Proposal[] {
+  const found = faint(traced).find(one => one.sink === sink)
+  const way = found?.ways.find(({ gainDb }) => gainDb === found.gainDb)
+  const draft = new Draft(traced.plan)
+  for (const { device, port, gainDb } of way?.gates ?? [])
+    if (gainDb < 0) draft.set(['devices', device, 'ports', port, 'gainDb'])
+  return draft.edits.length ? [{ title: 'Take it as it comes at every input on its way', edits: draft.edits }] : []
+}
 
 /** An input to which sound comes, which is open, and which is turned down until nobody hears it. */
 const turnedDown = (traced: Traced, node: DeviceNode): string | undefined =>
