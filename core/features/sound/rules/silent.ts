@@ -1,5 +1,14 @@
 import { portsOf } from '#core/catalog'
-import { type Traced, UNHEARD_DB, type DeviceNode, endName, gainOf, openingOf, socketKey } from '#core/chain'
+import {
+  type Traced,
+  UNHEARD_DB,
+  type DeviceNode,
+  endName,
+  gainOf,
+  openingOf,
+  socketKey,
+  deviceName,
+} from '#core/chain'
 import { ghost, text } from '#core/kernel'
 import { Draft, type Proposal, bringSound, embed, heardFrom, rule, runsTo } from '#core/propose'
 import type { SoundWay } from '#core/run'
@@ -102,11 +111,7 @@ export const silent = rule({
       say(
         'faint',
         { on: 'sink', want, device: sink },
-        {
-          sink: text(traced.chain.nodes.get(sink)!.device.name),
-          gain: text(dbText(gainDb)),
-          least: text(dbText(UNHEARD_DB)),
-        },
+        { sink: text(deviceName(traced, sink)), gain: text(dbText(gainDb)), least: text(dbText(UNHEARD_DB)) },
         runsTo(traced, sink)[0]?.id,
       ),
     )
