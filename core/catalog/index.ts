@@ -34,6 +34,7 @@ export {
   SURFACES,
   type Surface,
   TRANSITIONS,
+  WAKES,
   type Transition,
   carriesPicture,
   followsSink,

@@ -219,6 +219,8 @@ export type Transition = (typeof TRANSITIONS)[number]
 
 export const SURFACES = ['panel', 'computer', 'tablet', 'pad'] as const
 
+export const WAKES = ['kept', 'left', 'first'] as const
+
 /** From where a mixing device is worked, and what can be reached there. */
 export interface Surface {
   readonly kind: (typeof SURFACES)[number]
@@ -291,6 +293,13 @@ export interface Mix {
   readonly fadeToBlack: boolean
   /** From power on until pictures pass, s. */
   readonly bootS: number
+  /**
+   * What stands after power on: a state that was kept in it, what stood when it was switched off, or always its first
+   * picture with no key lit. Absent, the last.
+   */
+  readonly wakes?: (typeof WAKES)[number]
+  /** What a reset key puts back to how it came from the works; absent, it has no such key. */
+  readonly resets?: readonly Act[]
   readonly surfaces: readonly Surface[]
   /** What an input shows that lost its signal, where a data sheet says it. */
   readonly loss?: Loss

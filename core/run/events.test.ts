@@ -75,21 +75,33 @@ describe('signal and power that are lost', () => {
       expect(wordsOf(traced, run.seen(HALL, 2 * SECOND)), model).toBe(words)
     }
   })
-  it('take what lies behind a unit with it, and the unit starts as after power on', () => {
-    const traced = hdmi()
-    const run = new Rehearsal(traced, base(traced, { program: { side: 'in-2', main: 'in-1' } }), STILL)
+  it.each([
+    // Always its first picture that comes, whatever stood when power went.
+    ['first', 'in-2', 'in-2', ['b', 'b, standing still without signal', 'dark', 'a']],
+    // The state that was kept in it, in which the run began.
+    ['kept', 'in-2', 'in-1', ['b', 'a', 'a, standing still without signal', 'dark', 'b']],
+    // What stood when power went.
+    ['left', 'in-1', 'in-2', ['a', 'b', 'b, standing still without signal', 'dark', 'b']],
+  ] as const)('take what lies behind a unit with it, which starts as its model does: %s', (wakes, begins, on, seen) => {
+    const plain = hdmi()
+    const [id, model] = Object.entries(plain.plan.models).find(([, { mix }]) => mix)!
+    const traced = withPlan(plain, {
+      models: { ...plain.plan.models, [id]: { ...model, mix: { ...model.mix!, wakes } } },
+    })
+    const run = new Rehearsal(traced, base(traced, { program: { side: begins, main: 'in-1' } }), STILL)
     run.happen([
+      { tick: SECOND / 2, device: 'side', command: { do: 'program', input: on } },
       { tick: SECOND, device: 'side', power: 'off' },
       { tick: 2 * SECOND, device: 'side', power: 'on' },
       { tick: 3 * SECOND, device: 'side', command: { do: 'program', input: 'in-2' } },
     ])
-    // 15 s until its pictures pass, then the first lit input, whatever was on before; the press came too soon.
-    expect(run.refused).toEqual([{ index: 2, words: 'it has no power, or still starts' }])
+    // 15 s until its pictures pass; the press came too soon.
+    expect(run.refused).toEqual([{ index: 3, words: 'it has no power, or still starts' }])
     expect(run.isOff('side', 16 * SECOND)).toBe(true)
     expect(run.isOff('side', 17 * SECOND)).toBe(false)
     const all = stretches(run, 0, 19 * SECOND)
-    expect(all.map(([words]) => words)).toEqual(['b', 'b, standing still without signal', 'dark', 'a'])
-    expect(all[1]![1]).toBe(2)
+    expect(all.map(([words]) => words)).toEqual(seen)
+    expect(all.find(([words]) => words.includes('standing still'))![1]).toBe(2)
   })
   it('is dark at a screen without power at once, and nowhere else', () => {
     const traced = hdmi()

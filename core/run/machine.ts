@@ -117,6 +117,12 @@ export function advanced(machine: Machine, frame: number): Machine {
   return next
 }
 
+/** What is left of a switcher that loses power in a frame: what stood, and nothing that was still on its way. */
+export function atRestAfter(machine: Machine, frame: number): Machine {
+  const { running: _, fading: __, loads: ___, ...stood } = advanced(machine, frame)
+  return { ...stood, ramps: {} }
+}
+
 function without({ running: _, ...rest }: Machine): Machine {
   return rest
 }

@@ -8,7 +8,7 @@ import { Gaps } from './gaps'
 import { followed, levelsBy } from './heard'
 import { actsOf } from './hands'
 import type { Happening } from './happening'
-import { type Command, type Machine, advanced, commanded, isSettled, machineOf, seenIn } from './machine'
+import { type Command, type Machine, advanced, atRestAfter, commanded, isSettled, machineOf, seenIn } from './machine'
 import { expandMacro } from './macros'
 import { type MixState, type Seeing, type ShowState, mixerNodes, stateBefore, contentIn, taken } from './state'
 import { ownStills, storesOf } from './stores'
@@ -115,6 +115,18 @@ export class Rehearsal {
   private begun(node: DeviceNode, state: MixState): Machine {
     const stills = ownStills(this.traced, node.id).length > 0
     return machineOf(stills ? { ...state, stores: storesOf(this.traced, node, state) } : state)
+  }
+
+  /** A switcher after power on: as its model starts. */
+  private woken(node: DeviceNode, was: Machine, tick: number): Machine {
+    const wakes = mixOf(node.model)?.wakes ?? 'first'
+    if (wakes === 'left') {
+      const off = this.gaps.since([node.id], tick - 1) ?? tick
+      return atRestAfter(was, frameAt(this.places.get(node.id)!.clock, off))
+    }
+    const from = wakes === 'kept' ? this.start : stateBefore(this.traced)
+    const outputs = own(from.outputs, node.id) ?? {}
+    return { ...this.begun(node, own(from.mixers, node.id)!), outputs }
   }
 
   clockOf(device: string): Clock | undefined {
@@ -289,7 +301,7 @@ export class Rehearsal {
       if (one.command === undefined) {
         list.push({
           frame: one.frame,
-          machine: this.begun(node, own(stateBefore(this.traced).mixers, device)!),
+          machine: this.woken(node, list.at(-1)!.machine, one.tick),
           given: one,
         })
         continue

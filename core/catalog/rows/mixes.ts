@@ -31,7 +31,7 @@ const after = (n: number, ...kinds: KeyKind[]): Keyer[] =>
     kinds,
   }))
 
-const SMALL: Row = {
+const PLAIN: Row = {
   buses: 1,
   press: 'either',
   transitions: ['cut', 'mix', 'dip', 'wipe'],
@@ -48,9 +48,12 @@ const SMALL: Row = {
   longName: 12,
   fadeToBlack: true,
   bootS: 8,
+  wakes: 'left',
   surfaces: [panel('picture in picture', 'outputs', 'standard', 'sound'), computer],
   records: 0,
 }
+/** Its sound can be put back by a key beside those that are pressed all evening. */
+const SMALL: Row = { ...PLAIN, resets: ['sound'] }
 const MEDIUM: Row = {
   ...SMALL,
   keyers: [...before(1, 'luma', 'linear', 'chroma', 'pattern', 'box'), ...after(1, 'luma', 'linear')],
@@ -60,6 +63,8 @@ const MEDIUM: Row = {
   macros: 100,
   longName: 20,
   bootS: 15,
+  wakes: 'kept',
+  resets: ['sound', 'key set-up', 'outputs'],
   surfaces: [panel('picture in picture', 'stills', 'macros', 'outputs', 'sound'), computer, tablet],
 }
 const LARGE: Row = {
@@ -73,13 +78,14 @@ const LARGE: Row = {
   stillFrames: 8,
   again: 'restarts',
   bootS: 25,
+  resets: ACTS.filter(act => act !== 'cut' && act !== 'transition' && act !== 'key'),
   surfaces: [full, computer, tablet, pad],
   loss: { shows: 'frozen', frames: 4, lockFrames: 4 },
 }
 
 /** Scenes with layers: each layer over the picture is a keyer; all is worked at the computer itself. */
 const SCENES: Row = {
-  ...SMALL,
+  ...PLAIN,
   press: 'preview',
   transitions: ['cut', 'mix', 'dip', 'wipe', 'stinger'],
   longest: 600,
@@ -92,6 +98,7 @@ const SCENES: Row = {
   shortName: 40,
   longName: 40,
   bootS: 90,
+  wakes: 'kept',
   surfaces: [{ kind: 'panel', reaches: ACTS, latencyMs: 30, confirms: true }, pad],
   records: 1,
 }
@@ -105,9 +112,10 @@ export const MIXES: Readonly<Record<string, Row>> = {
   'switcher-12-sdi': LARGE,
   'switcher-4-2160': { ...MEDIUM, bootS: 20, records: 1, isolates: 4 },
   'switcher-4-fixed-rate': {
-    ...SMALL,
+    ...PLAIN,
     press: 'direct',
     transitions: ['cut', 'mix'],
+    wakes: 'first',
     longest: 100,
     keyers: before(1, 'box'),
     colours: 0,
@@ -136,7 +144,7 @@ export const MIXES: Readonly<Record<string, Row>> = {
   'switcher-6-2160': { ...MEDIUM, press: 'preview', bootS: 30 },
   'switcher-20-mixed': { ...LARGE, buses: 2, stills: 60, clips: 4, bootS: 60, surfaces: [computer, tablet, pad] },
   'switcher-2-field': {
-    ...SMALL,
+    ...PLAIN,
     press: 'direct',
     transitions: ['cut', 'mix'],
     longest: 60,
@@ -146,6 +154,7 @@ export const MIXES: Readonly<Record<string, Row>> = {
     shortName: 0,
     longName: 0,
     bootS: 3,
+    wakes: 'first',
     surfaces: [panel('picture in picture', 'standard')],
     loss: { shows: 'colour', frames: 1, lockFrames: 25 },
     inset: 'in-2',

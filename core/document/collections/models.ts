@@ -9,6 +9,7 @@ import {
   SURFACES,
   TAP_LAYERS,
   TRANSITIONS,
+  WAKES,
   type Model,
 } from '#core/catalog'
 import { collection, listOf, mapOf, number, object, oneOf, ref, said, whole, type Misfit } from '#core/kernel'
@@ -128,6 +129,8 @@ const mix = object(
     longName: whole(0, 120),
     fadeToBlack: { type: 'boolean' },
     bootS: number(0, 3600),
+    wakes: oneOf(WAKES),
+    resets: listOf(oneOf(ACTS), ACTS.length, 1),
     surfaces: listOf(
       object(['kind', 'reaches', 'latencyMs'], {
         kind: oneOf(SURFACES),

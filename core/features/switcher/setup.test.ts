@@ -37,8 +37,37 @@ describe('a set-up sheet', () => {
       'Carries / HDMI out 2 / clean',
       'Sound held back / Sound in (3.5 mm) / 40\u00A0ms',
       'Press each input in turn / every picture under its label',
-      'Keep it as the state that it starts in / or as a file',
+      'Switch it off as it is to start / the first picture of the show on air',
+      'Cover the key that resets / it puts back sound',
     ]))
+  it('brings the first look back after power on as the unit starts, and tells what a reset key takes away', () => {
+    const of = (model: string) => {
+      const traced = tracedOf({
+        devices: { cam: 'camera-box-hdmi 1080p50', main: `${model} 1080p50`, hall: 'projector' },
+        links: { a: 'cam.hdmi > main.in-2 hdmi-passive 5', p: 'main.out-1 > hall.in hdmi-passive 2' },
+        wants: { hall: 'program' },
+        looks: {
+          late: { title: 'Late', order: 2, program: { main: 'in-1' } },
+          early: { title: 'Early', order: 1, program: { main: 'in-1' } },
+          first: { title: 'Doors', order: 3, program: { main: 'in-2' } },
+        },
+        segments: {
+          second: { title: 'Talk', order: 2, opens: 'late' },
+          first: { title: 'Before', order: 1, opens: 'first' },
+        },
+      })
+      return sheetOf(traced, traced.chain.nodes.get('main')!)
+        .steps.filter(({ title }) => !['Operating standard', 'Switch on', 'Look', 'Sound', 'Carries'].includes(title))
+        .map(({ title, value }) => `${title}: ${value}`)
+        .filter(words => !words.startsWith('Press each') && !words.startsWith('Format'))
+    }
+    // Kept inside, its reset key among those that are pressed; the plain one that always starts alike has none.
+    expect(of('switcher-8-hdmi')).toEqual([
+      'Keep it as the state that it starts in: or as a file, with Doors: main input 2 on air',
+      'Cover the key that resets: it puts back sound, key set-up and outputs',
+    ])
+    expect(of('switcher-4-fixed-rate')).toEqual(['After each start: Doors: main input 2 on air'])
+  })
   it('says from where each can be done, and what a unit has no room for', () => {
     const at = (title: string) => steps('main').find(step => step.title === title)!
     // Its panel reaches the standard and the sound; names only a computer writes, in twelve letters.

@@ -1,9 +1,9 @@
-import { type Act, ROLES, mixOf, portsOf } from '#core/catalog'
+import { type Act, type Mix, ROLES, mixOf, portsOf } from '#core/catalog'
 import { type DeviceNode, type Traced, gathers, isSwitcher } from '#core/chain'
-import { own } from '#core/document'
+import { type Look, own } from '#core/document'
 import { listWords } from '#core/words'
 import { type Setting, settingsOf } from './settings'
-import { showSettings } from './show'
+import { lookWords, showSettings } from './show'
 
 /** One thing to do at a device, in the order in which it is done. */
 export interface Step {
@@ -75,7 +75,7 @@ const WAYS: Readonly<Record<string, Way>> = {
   'Shows': { order: 41, act: 'outputs', when: 'once' },
   'Sound': { order: 50, act: 'sound' },
   'Gain': { order: 50.5, act: 'sound', hint: 'Set by ear with the loudest of the show; this is where it begins.' },
-  'Sound held back': { order: 51, act: 'sound', hint: 'A key that resets the sound puts it back to none.' },
+  'Sound held back': { order: 51, act: 'sound' },
   'Phantom power': {
     order: 48,
     act: 'sound',
@@ -160,7 +160,7 @@ const chosen = (step: (title: string, value: string, when: Step['when'], hint?: 
 ]
 
 /** What begins and ends the work at a mixing device. */
-function around(node: DeviceNode): { readonly first: Step[]; readonly last: Step[] } {
+function around(traced: Traced, node: DeviceNode): { readonly first: Step[]; readonly last: Step[] } {
   const mix = mixOf(node.model)
   if (!isSwitcher(node) || !mix) return { first: [], last: [] }
   const step = (title: string, value: string, when: Step['when'], hint = ''): Step => ({
@@ -183,14 +183,61 @@ function around(node: DeviceNode): { readonly first: Step[]; readonly last: Step
         labelled ? 'every picture under its label' : 'every picture at its number',
         'each show',
       ),
-      step(
-        'Keep it as the state that it starts in',
-        'or as a file',
-        'once',
-        'Without it the next start has the old settings.',
-      ),
+      step(...starting(traced, node, mix)),
+      ...(mix.resets
+        ? [
+            step(
+              'Cover the key that resets',
+              `it puts back ${listWords(mix.resets)}`,
+              'each show',
+              'Keep a file before the show. After a press by mistake: load it, or go down this sheet again.',
+            ),
+          ]
+        : []),
     ],
   }
+}
+
+/** How the first look comes to stand after power on. */
+function starting(
+  traced: Traced,
+  { id }: DeviceNode,
+  { wakes }: Mix,
+): [title: string, value: string, when: Step['when'], hint: string] {
+  const opening = firstLook(traced)
+  const does = opening && lookWords(traced, traced.chain.nodes.get(id)!, opening)
+  const stands = does?.length ? `${opening!.title}: ${listWords(does)}` : 'the first picture of the show on air'
+  switch (wakes ?? 'first') {
+    case 'kept':
+      return [
+        'Keep it as the state that it starts in',
+        `or as a file, with ${stands}`,
+        'once',
+        'Without it the next start has the old settings.',
+      ]
+    case 'left':
+      return [
+        'Switch it off as it is to start',
+        stands,
+        'each show',
+        'It starts as it was left: after power is lost in the show, with what stood then.',
+      ]
+    case 'first':
+      return [
+        'After each start',
+        stands,
+        'each show',
+        'It always starts with its first picture on air and no key lit, whatever stood before.',
+      ]
+  }
+}
+
+/** The look in which the show begins: that of its first segment, else the first. */
+function firstLook({ plan }: Traced): Look | undefined {
+  const first = <T extends { readonly order: number }>(map: Readonly<Record<string, T>>): T | undefined =>
+    Object.values(map).reduce<T | undefined>((a, b) => (a && a.order <= b.order ? a : b), undefined)
+  const opens = first(plan.segments)?.opens
+  return (opens === undefined ? undefined : own(plan.looks, opens)) ?? first(plan.looks)
 }
 
 const byPlace = (a: DeviceNode, b: DeviceNode): number =>
@@ -205,7 +252,7 @@ export function sheetOf(traced: Traced, node: DeviceNode): Sheet {
     .map(({ step }) => step)
     // What is to be minded is said once a device.
     .map((step, at, all) => (all.findIndex(({ hint }) => hint === step.hint) < at ? { ...step, hint: '' } : step))
-  const { first, last } = around(node)
+  const { first, last } = around(traced, node)
   return {
     device: node.id,
     name: node.device.name,

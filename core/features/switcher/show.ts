@@ -123,7 +123,8 @@ const keyersOf = ({ looks }: Plan, device: string, overlay: string): string[] =>
     ),
   ].sort()
 
-function lookWords(traced: Traced, { id, model }: DeviceNode, look: Look): string[] {
+/** What a look asks of one switcher, in words. */
+export function lookWords(traced: Traced, { id, model }: DeviceNode, look: Look): string[] {
   const input = (port: string) => (port === BLACK ? BLACK : endName(traced, { device: id, port }))
   const program = own(look.program, id)
   const preview = own(look.preview, id)
