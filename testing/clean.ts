@@ -822,6 +822,61 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     links: { x: 'cam.sdi > cap.in coax-rg6 10' },
   }),
+  'a recorder that keeps the show, and a recorder and player in one that plays its film': plan({
+    devices: {
+      pc: 'computer 1080p50',
+      both: { model: 'recorder-player', ports: { play: { format: fmt('1080p50') } } },
+      main: 'switcher-8-hdmi 1080p50',
+      hall: 'projector',
+      rec: 'recorder-hdmi',
+    },
+    links: {
+      a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2',
+      b: 'both.play > main.in-2 hdmi-passive 2',
+      h: 'main.out-1 > hall.in hdmi-passive 2',
+      r: 'main.out-2 > rec.in hdmi-passive 2',
+    },
+    wants: { hall: 'program', rec: 'program' },
+    segments: { film: { title: 'Film', order: 1 } },
+    clips: { film: { title: 'The film', order: 1, player: 'both', lengthS: 90, end: 'black' } },
+    cues: { play: { segment: 'film', title: 'Play', order: 1, clip: 'film' } },
+  }),
+  'a recorder with a track each: the show on its second, a camera alone on its first': plan({
+    devices: {
+      cam: 'camera-studio-sdi 1080p50',
+      copy: 'repeater-sdi',
+      main: 'switcher-12-sdi 1080p50',
+      rec: 'recorder-4-sdi',
+      hall: 'screen-sdi',
+    },
+    links: {
+      a: 'cam.sdi > copy.in coax-rg6 2',
+      b: 'copy.out-1 > main.in-1 coax-rg6 2',
+      i: 'copy.out-2 > rec.in-1 coax-rg6 2',
+      p: 'main.out-1 > hall.in coax-rg6 2',
+      q: 'main.out-2 > rec.in-2 coax-rg6 2',
+    },
+    wants: { hall: 'program', rec: 'program' },
+  }),
+  'a recorder and player in one that only records, an input for each camera': plan({
+    devices: {
+      pc: 'computer 1080p50',
+      box: 'computer 1080p50',
+      split: 'splitter-hdmi',
+      both: 'recorder-player',
+      main: 'switcher-8-hdmi 1080p50',
+      hall: 'projector',
+    },
+    links: {
+      a: 'pc.hdmi-1 > split.in hdmi-passive 2',
+      m: 'split.out-1 > main.in-1 hdmi-passive 2',
+      i: 'split.out-2 > both.in-2 hdmi-passive 2',
+      b: 'box.hdmi-1 > main.in-2 hdmi-passive 2',
+      h: 'main.out-1 > hall.in hdmi-passive 2',
+      r: 'main.out-2 > both.in-1 hdmi-passive 2',
+    },
+    wants: { hall: 'program', both: 'program' },
+  }),
   'a whole running order: people, looks, cues, keys and a guest': wholeOrder(),
 }
 

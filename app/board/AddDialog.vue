@@ -13,6 +13,7 @@ import {
   portsOf,
   ROLES,
   ROLE_WORDS,
+  isSink,
 } from '#core/catalog'
 import type { Edit } from '#core/document'
 import type { Effect } from '#core/propose'
@@ -79,7 +80,7 @@ const places = computed(() => {
       { title: 'the next free sound input that fits', value: 'next' },
       { title: 'nothing yet', value: 'none' },
     ]
-  const sink = model.value?.role === 'sink'
+  const sink = isSink(model.value)
   const ports = switchers.value.flatMap(switcher =>
     (sink ? switcher.outputs : switcher.inputs)
       .filter(port => port.lanes.length === 0)
@@ -186,7 +187,7 @@ const addition = computed(() => {
     model: chosen.value!,
     name: name.value.trim(),
     ...(format ? { format } : {}),
-    ...(model.value.role === 'sink' ? { feed: feed.value } : {}),
+    ...(isSink(model.value) ? { feed: feed.value } : {}),
     ...(model.value.role === 'switcher' || model.value.role === 'way' || place.value === 'none'
       ? {}
       : { connect: place.value === 'next' ? ('next' as const) : { device: device!, port: port! } }),
@@ -303,9 +304,9 @@ function listKeys(event: KeyboardEvent): void {
               :items="formats.map(formatLabel)"
               :label="model.role === 'switcher' ? 'Operating standard' : 'Set to'"
             />
-            <v-select v-if="model.role === 'sink'" v-model="feed" :items="feeds" label="Should see" />
-            <template v-if="model.role === 'source' || model.role === 'sink' || model.role === 'sound'">
-              <v-select v-model="place" :items="places" :label="model.role === 'sink' ? 'Fed from' : 'Connected to'" />
+            <v-select v-if="isSink(model)" v-model="feed" :items="feeds" label="Should see" />
+            <template v-if="model.role === 'source' || isSink(model) || model.role === 'sound'">
+              <v-select v-model="place" :items="places" :label="isSink(model) ? 'Fed from' : 'Connected to'" />
               <template v-if="place !== 'none'">
                 <v-text-field
                   v-model="route"

@@ -40,6 +40,7 @@ export {
   followsSink,
   isBeside,
   isCamera,
+  isSink,
   makesInAnyMode,
   makesOf,
   portsOf,

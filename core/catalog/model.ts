@@ -409,6 +409,10 @@ export function makesInAnyMode(
   return Object.entries(model.modes).map(([mode, { makes }]) => ({ mode, sets: makes[portId] ?? [] }))
 }
 
+/** What shows, records or sends on the pictures that enter; a recorder that plays as well is a source beside. */
+export const isSink = (model: Pick<Model, 'role' | 'kind'> | undefined): boolean =>
+  model?.role === 'sink' || (model?.role === 'source' && model.kind === 'recorder')
+
 /** Sources whose picture depends on the light of the room. */
 export const isCamera = ({ kind }: Model): boolean => kind === 'camera' || kind === 'phone'
 

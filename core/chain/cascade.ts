@@ -1,3 +1,4 @@
+import { isSink } from '#core/catalog'
 import { type Chain, type DeviceNode, isSwitcher, socketKey } from './resolve'
 import type { Run } from './runs'
 import type { Trace } from './trace'
@@ -60,10 +61,7 @@ export function stranded({ chain, trace, runs }: Lit): DeviceNode[] {
     Object.keys(model.ports).some(port => chain.leaving.has(socketKey(id, port)))
   const seen = runs.some(
     ({ origin, end }) =>
-      origin &&
-      end &&
-      isSwitcher(chain.nodes.get(origin.device)!) &&
-      chain.nodes.get(end.device)!.model.role === 'sink',
+      origin && end && isSwitcher(chain.nodes.get(origin.device)!) && isSink(chain.nodes.get(end.device)!.model),
   )
   const all = [...chain.nodes.values()].filter(isSwitcher)
   return seen ? all.filter(node => !leads(node) && (trace.switchers.get(node.id)?.lit ?? 0) > 0) : []

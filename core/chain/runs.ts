@@ -1,4 +1,4 @@
-import { carriesPicture, isBeside } from '#core/catalog'
+import { carriesPicture, isBeside, isSink } from '#core/catalog'
 import type { LinkEnd, Plan, Segment } from '#core/document'
 import { pathFrom } from './pass'
 import {
@@ -54,7 +54,7 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
     const ends =
       to?.port &&
       (to.port.dir === 'in' || takesAnyEnd(to) || takesAnyEnd(first)) &&
-      (gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
+      (gathers(to.node) || isSink(to.node.model) || !carriesPicture(to.port))
     runs.push({
       id: wire.id,
       links,
@@ -70,8 +70,7 @@ export function runsOf(chain: Chain, traced: Trace): Run[] {
 
 /** A link is the last of its run unless a link leaves the device that it enters. */
 function isLast(chain: Chain, { to }: Wire): boolean {
-  if (!to || to.port?.dir !== 'in' || gathers(to.node) || to.node.model.role === 'sink' || !carriesPicture(to.port))
-    return true
+  if (!to || to.port?.dir !== 'in' || gathers(to.node) || isSink(to.node.model) || !carriesPicture(to.port)) return true
   return !(pathFrom(to.node, to.portId)?.to ?? []).some(outId => chain.leaving.has(socketKey(to.node.id, outId)))
 }
 
@@ -101,7 +100,13 @@ export function picturesOf(chain: Chain, wants: Plan['wants'], runs: readonly Ru
   const hosts = new Set([...chain.nodes.values()].flatMap(({ device }) => (device.in === undefined ? [] : [device.in])))
   for (const node of chain.nodes.values()) {
     const idleHost = hosts.has(node.id) && !leaves.has(node.id)
-    if (node.model.role === 'source' && !idleHost && active(node.id) && !arrivesSomewhere.has(node.id))
+    if (
+      node.model.role === 'source' &&
+      !isSink(node.model) &&
+      !idleHost &&
+      active(node.id) &&
+      !arrivesSomewhere.has(node.id)
+    )
       pictures.push({ of: 'source', device: node.id, lit: false })
   }
   for (const [id, want] of Object.entries(wants)) {

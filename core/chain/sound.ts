@@ -1,4 +1,4 @@
-import { portsOf } from '#core/catalog'
+import { portsOf, isSink } from '#core/catalog'
 import { type Opening, own } from '#core/document'
 import { type Chain, type DeviceNode, type Socket, besideOf, isSwitcher, socketKey } from './resolve'
 import { type DelayMs, NO_DELAY, addDelay, delayMs } from './signal'
@@ -80,7 +80,7 @@ export function traceSound(chain: Chain, { wires }: Trace): SoundTrace {
         if (out.sound && own(node.device.ports, outId)?.minus !== portId) queue.push([node, outId, origin, mixed])
       return
     }
-    if (node.model.role === 'sink' && port?.sound) note(heard, node.id, origin, delay)
+    if (isSink(node.model) && port?.sound) note(heard, node.id, origin, delay)
     for (const path of node.model.paths) {
       if (path.format === 'tiles' || path.sound === 'drops' || !path.from.includes(portId)) continue
       const added = plug ? delayMs(path.delay, { raster: '1920x1080', scan: 'p', rate: '25/1' }) : NO_DELAY

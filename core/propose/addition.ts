@@ -1,5 +1,5 @@
 import type { CableModel } from '#core/cable'
-import { type Feed, MODELS, makesInAnyMode, portsOf } from '#core/catalog'
+import { type Feed, MODELS, makesInAnyMode, portsOf, isSink } from '#core/catalog'
 import { type DeviceNode, type Signal, type Traced, tracedOf, isSwitcher, madeBy, mixedBy, resolve } from '#core/chain'
 import { type Device, type Edit, type LinkEnd, type Plan, applyEdits, own } from '#core/document'
 import { type VideoFormat, setsContain } from '#core/signal'
@@ -60,7 +60,7 @@ export function additionEdits(plan: Plan, addition: Addition, random: () => numb
       : {}),
   }
   const id = draft.device(device)
-  if (addition.feed && row.role === 'sink')
+  if (addition.feed && isSink(row))
     draft.edits.push({
       do: 'add',
       collection: 'wants',
@@ -82,7 +82,7 @@ function connect(plan: Plan, draft: Draft, id: string, { connect: asked, routeM,
     connectSound(placed, traced, draft, node, asked, routeM, cable)
     return
   }
-  const sink = node.model.role === 'sink'
+  const sink = isSink(node.model)
   const span: Span = routeM === undefined ? {} : { routeM }
   const mine = sink ? freeSockets(traced, node, 'in') : freeSockets(traced, node, 'out')
   const theirs =

@@ -1,4 +1,4 @@
-import { FEEDS, type Feed, MODELS, type Model, makesInAnyMode, portsOf } from '#core/catalog'
+import { FEEDS, type Feed, MODELS, type Model, makesInAnyMode, portsOf, isSink } from '#core/catalog'
 import { type Edit, type LinkEnd, type Plan, applyEdits } from '#core/document'
 import { type VideoFormat, formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { type Addition, additionEdits } from './addition'
@@ -148,7 +148,7 @@ class Reader {
       this.wrong(word, 'No standard has this format. Write 1080p50, 1080i59.94, 2160p29.97 ...')
     else if (LENGTH.test(text)) this.length(word)
     else if ((FEEDS as readonly string[]).includes(text)) {
-      if (model.role !== 'sink') this.wrong(word, `Only what shows or takes a picture sees ${text}.`)
+      if (!isSink(model)) this.wrong(word, `Only what shows or takes a picture sees ${text}.`)
       this.told.feed = text as Feed
       this.i++
     } else if (text === 'as') this.name()
@@ -198,13 +198,13 @@ class Reader {
   }
 
   private place(word: Word, model: Model, count: number): void {
-    const isSink = model.role === 'sink'
-    if (word.text.toLowerCase() !== (isSink ? 'from' : 'to'))
+    const takes = isSink(model)
+    if (word.text.toLowerCase() !== (takes ? 'from' : 'to'))
       this.wrong(
         word,
-        isSink ? `A ${model.kind ?? 'sink'} takes its picture "from" a switcher.` : 'A source leads "to" a switcher.',
+        takes ? `A ${model.kind ?? 'sink'} takes its picture "from" a switcher.` : 'A source leads "to" a switcher.',
       )
-    const where = readPlace(this.plan, this.words, this.i + 1, count, isSink ? 'out' : 'in')
+    const where = readPlace(this.plan, this.words, this.i + 1, count, takes ? 'out' : 'in')
     if ('problem' in where) throw new NotUnderstood(where.problem)
     this.told.ends = where.ends
     this.told.place = where.words
@@ -214,7 +214,7 @@ class Reader {
 
 function entryOf(plan: Plan, id: string, model: Model, count: number, told: Told): Entry {
   const { routeM, feed, cable, name, ends, place } = told
-  const isSink = model.role === 'sink'
+  const takes = isSink(model)
   const standard = ends
     ? plan.devices[ends[0]!.device]!.standard
     : Object.values(plan.devices).find(device => plan.models[device.model]!.role === 'switcher')?.standard
@@ -232,13 +232,13 @@ function entryOf(plan: Plan, id: string, model: Model, count: number, told: Told
       model: id,
       name: own,
       ...(usual ? { format: usual } : {}),
-      ...(isSink ? { feed: feed ?? 'program' } : {}),
+      ...(takes ? { feed: feed ?? 'program' } : {}),
       ...(connect && model.role !== 'switcher' && model.role !== 'way' ? { connect } : {}),
       ...(routeM === undefined ? {} : { routeM }),
       ...(cable === undefined ? {} : { cable }),
     }
   })
-  const where = place ? [`${isSink ? 'from' : 'to'} ${place}`] : additions[0]!.connect ? ['where one is free'] : []
+  const where = place ? [`${takes ? 'from' : 'to'} ${place}`] : additions[0]!.connect ? ['where one is free'] : []
   const words = [`${count} \u00D7 ${model.title}`, ...(usual ? [formatLabel(usual)] : []), ...where].join(', ')
   return { additions, words }
 }
@@ -282,7 +282,7 @@ function isStructured(text: string): boolean {
 
 const formatsOf = (model: Model): VideoFormat[] => {
   if (model.role === 'switcher') return listFormats(model.standards ?? [])
-  const [out] = model.role === 'sink' ? [] : portsOf(model, 'out')
+  const [out] = isSink(model) ? [] : portsOf(model, 'out')
   return out ? makesInAnyMode(model, out[0]).flatMap(({ sets }) => listFormats(sets)) : []
 }
 const labels = (model: Model): string =>

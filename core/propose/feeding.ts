@@ -1,5 +1,6 @@
 import { type Carried, type Feed, isFeed, isForScreens } from '#core/catalog'
 import {
+  type DeviceNode,
   type Run,
   type Socket,
   type Traced,
@@ -46,6 +47,53 @@ export function feedOf(traced: Traced, { links }: Run): Carried | undefined {
 /** The runs of pictures that end at a sink. What is led into a switcher is not what it should record. */
 export const runsTo = ({ runs, chain }: Traced, device: string): Run[] =>
   isSwitcher(chain.nodes.get(device)!) ? [] : runs.filter(run => !run.beside && run.end?.device === device)
+
+/** One source's picture alone is asked. */
+export const isOneSource = ({ chain }: Traced, { of }: Want): boolean =>
+  of !== undefined && chain.nodes.get(of)?.model.role === 'source'
+
+/** With no switcher and a single recorder, capture or screen, the one source that is there is the program. */
+const programOfOne = ({ chain, runs }: Traced, { feed, of }: Want, node: DeviceNode): boolean =>
+  of === undefined &&
+  (feed === 'program' || feed === 'clean') &&
+  node.model.role === 'source' &&
+  ![...chain.nodes.values()].some(isSwitcher) &&
+  new Set(runs.flatMap(({ origin, beside }) => (origin && !beside ? [origin.device] : []))).size === 1
+
+/** What a lit run brings to who asks for something, by name, and whether it is what is asked. */
+export function broughtBy(traced: Traced, wanted: Want, run: Run): { readonly carries: string; readonly met: boolean } {
+  const carried = carriedRun(traced, run)
+  const from = traced.chain.nodes.get((carried?.origin ?? run.origin!).device)!
+  const carries: string =
+    isSwitcher(from) || from.model.role === 'way'
+      ? ((carried && feedOf(traced, carried)) ?? from.device.name)
+      : from.device.name
+  const met =
+    // One picture alone is right where it comes from that source.
+    (from.model.role === 'source' && wanted.of === from.id) ||
+    (carries === wanted.feed && !isOneSource(traced, wanted)) ||
+    programOfOne(traced, wanted, from) ||
+    (carried !== undefined && carried !== run && carries === wanted.feed && ownersOf(traced, wanted)(from.id))
+  return { carries, met }
+}
+
+/**
+ * The run by which a want is met. A sink with several inputs may keep other pictures beside it: then the run that brings
+ * what is asked, else one that brings nothing that is asked there, and a dark one before it, since that is told.
+ */
+export function runFor(traced: Traced, want: Want): Run | undefined {
+  const runs = runsTo(traced, want.sink)
+  if (runs.length < 2) return runs[0]
+  const meets = (one: Want, run: Run) => run.lit && run.origin !== undefined && broughtBy(traced, one, run).met
+  const others = Object.values(traced.plan.wants).filter(one => one !== want && one.sink === want.sink)
+  return (
+    runs.find(run => meets(want, run) && ownersOf(traced, want)(run.origin!.device)) ??
+    runs.find(run => meets(want, run)) ??
+    runs.find(({ lit }) => !lit) ??
+    runs.find(run => !others.some(one => meets(one, run))) ??
+    runs[0]
+  )
+}
 
 /** Ways to bring a wanted feed to a sink: a free output, a loop-through, a splitter; or to give the want up. */
 export function feedSink(traced: Traced, { at }: Pick<Finding, 'at'>): Proposal[] {

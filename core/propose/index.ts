@@ -3,7 +3,18 @@ export { type Changeable, type Choice, choicesFor } from './choices'
 export { copyRun, copyTargets } from './copy'
 export { Draft, seeded } from './draft'
 export { entryEdits, readEntry } from './entry'
-export { feedInto, feedOf, feedSink, outputsAreFull, ownersOf, runsTo, unfedWants } from './feeding'
+export {
+  feedInto,
+  feedOf,
+  feedSink,
+  outputsAreFull,
+  ownersOf,
+  runFor,
+  broughtBy,
+  isOneSource,
+  runsTo,
+  unfedWants,
+} from './feeding'
 export {
   addSink,
   feederSwitcher,

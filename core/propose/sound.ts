@@ -14,7 +14,7 @@ import {
 } from '#core/chain'
 import type { Want } from '#core/document'
 import { Draft } from './draft'
-import { feedOf, runsTo } from './feeding'
+import { feedOf, runFor, runsTo } from './feeding'
 import { freeSockets } from './offers'
 import type { Proposal } from './rule'
 import { adaptersFor, allLeads } from './ways'
@@ -31,9 +31,9 @@ export function heardFrom(traced: Traced): Map<DeviceNode | undefined, [string, 
       bySwitcher.set(inside, [...(bySwitcher.get(inside) ?? []), [id, want]])
       continue
     }
-    const run = runsTo(traced, want.sink).find(({ lit }) => lit)
+    const run = runFor(traced, want)
     // A sink that is dark is told as that.
-    if (!run?.origin) continue
+    if (!run?.lit || !run.origin) continue
     const node = traced.chain.nodes.get(run.origin.device)!
     const switcher = isSwitcher(node) && feedOf(traced, run) !== undefined ? node : undefined
     bySwitcher.set(switcher, [...(bySwitcher.get(switcher) ?? []), [id, want]])

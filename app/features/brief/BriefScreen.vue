@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import { number, string } from 'yup'
-import { FEEDS, isCamera } from '#core/catalog'
+import { FEEDS, isCamera, isSink } from '#core/catalog'
 import { type Brief, type Edit, SHOTS, type ValueAt, type Want, completePlan, setEdit } from '#core/document'
 import type { ShownFinding } from '#core/features/board'
 import { MAINS, RASTER_IDS, RATE_TEXTS, type RasterId, formatLabel, mainsOf, raster, rate } from '#core/signal'
@@ -164,7 +164,7 @@ const wants = computed(() =>
 )
 const unasked = computed(() =>
   Object.entries(plan.value.devices).filter(
-    ([id, { model }]) => plan.value.models[model]!.role === 'sink' && !wants.value.some(([, { sink }]) => sink === id),
+    ([id, { model }]) => isSink(plan.value.models[model]!) && !wants.value.some(([, { sink }]) => sink === id),
   ),
 )
 const cameras = computed(() =>

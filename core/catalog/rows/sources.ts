@@ -22,6 +22,7 @@ import {
   source,
   VIDEO_422,
   networkPicture,
+  usbControl,
 } from './parts'
 
 /** What makes a picture. */
@@ -597,6 +598,34 @@ export const SOURCES: Record<string, Model> = {
     ports: {
       'channel-1': sdi('out', 'Channel 1', { ...heard, number: 1, makes: PLAYER_MAKES }),
       'channel-2': sdi('out', 'Channel 2', { ...heard, number: 2, makes: PLAYER_MAKES }),
+    },
+  },
+  'recorder-player': {
+    title: 'Recorder and player in one, four HDMI inputs, two card slots, a USB socket without a picture',
+    short: 'Recorder, player',
+    role: 'source',
+    kind: 'recorder',
+    watts: 18,
+    supply: 'mains',
+    priceMinor: 98000,
+    delay: frames(1, 2, 3),
+    paths: [],
+    ports: {
+      ...Object.fromEntries(
+        [1, 2, 3, 4].map(n => [
+          `in-${n}`,
+          hdmi('in', `HDMI in ${n}`, 165, {
+            ...heard,
+            number: n,
+            takes: [set(1080, 'p', R24, '25/1', R30, '50/1', R60), ALL_1080I, set(720, 'p', '50/1', R60)],
+          }),
+        ]),
+      ),
+      play: hdmi('out', 'Playback out', 165, {
+        ...heard,
+        makes: [set(1080, 'p', R24, '25/1', R30, '50/1', R60), ALL_1080I],
+      }),
+      usb: usbControl('in', 'USB (files and control, no picture)', 'usb-b'),
     },
   },
   'player-disc': source(

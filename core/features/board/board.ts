@@ -1,5 +1,5 @@
 import type { CableModel } from '#core/cable'
-import { carriesPicture, isBeside, portsOf } from '#core/catalog'
+import { carriesPicture, isBeside, portsOf, isSink } from '#core/catalog'
 import {
   type Beside,
   type DelayMs,
@@ -331,7 +331,11 @@ function laneEnd(node: DeviceNode, portId: string): LaneEnd {
       switcher && port?.number !== undefined
         ? `${port.dir === 'in' ? 'input' : 'output'} ${port.number}`
         : (port?.title ?? portId),
-    role: switcher ? 'switcher' : node.model.role === 'sink' ? 'sink' : 'source',
+    role: switcher
+      ? 'switcher'
+      : isSink(node.model) && !(node.model.role === 'source' && port?.dir === 'out')
+        ? 'sink'
+        : 'source',
     format: format && formatLabel(format),
     kind: head(node.model.title),
     order: node.device.order,

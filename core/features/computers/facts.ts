@@ -1,4 +1,4 @@
-import { type Port, bodyOf, carriesPicture, portsOf } from '#core/catalog'
+import { type Port, bodyOf, carriesPicture, portsOf, isSink } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, socketKey, hostOf } from '#core/chain'
 import { TASKS, type Task } from '#core/document'
 import { fact } from '#core/kernel'
@@ -158,7 +158,7 @@ const computersFact = fact<Traced, readonly Computer[]>('computers', traced => {
     ({ id, model }) =>
       captures.has(id) ||
       model.surface === 'computer' ||
-      (model.kind === 'computer' && model.watts > 0 && model.role !== 'sink'),
+      (model.kind === 'computer' && model.watts > 0 && !isSink(model)),
   )
   return hosts
     .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))

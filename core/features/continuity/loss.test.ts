@@ -217,8 +217,9 @@ function reached({ devices, links, models }: Plan, lost: Loss): Set<string> {
   }
   return new Set(
     [...lit].filter(key => {
-      const device = devices[key.split('/')[0]!]!
-      return models[device.model]!.role === 'sink'
+      const { role, kind } = models[devices[key.split('/')[0]!]!.model]!
+      // A recorder that plays as well is a source by its row.
+      return role === 'sink' || kind === 'recorder'
     }),
   )
 }

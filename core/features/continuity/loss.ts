@@ -1,5 +1,5 @@
 import type { CableModel } from '#core/cable'
-import { carriesPicture, portsOf } from '#core/catalog'
+import { carriesPicture, portsOf, isSink } from '#core/catalog'
 import { type Run, type Traced, isSwitcher, kitLines, lengthOf, lostDevices, tracedOf } from '#core/chain'
 import { type Plan, keepersOf, own } from '#core/document'
 import type { Checked } from '#core/propose'
@@ -66,7 +66,7 @@ export const placesOf = ({ devices }: Plan): string[] =>
 const litSinks = ({ runs, chain }: Traced): Map<string, Run> =>
   new Map(
     runs.flatMap((run): [string, Run][] =>
-      run.lit && !run.beside && run.end && chain.nodes.get(run.end.device)!.model.role === 'sink'
+      run.lit && !run.beside && run.end && isSink(chain.nodes.get(run.end.device)!.model)
         ? [[`${run.end.device}/${run.end.port}`, run]]
         : [],
     ),

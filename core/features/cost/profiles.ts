@@ -1,4 +1,4 @@
-import { bodyOf, isCamera } from '#core/catalog'
+import { bodyOf, isCamera, isSink } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, linkMinor } from '#core/chain'
 import { showMinutes } from '#core/document'
 
@@ -38,7 +38,7 @@ export function profilesOf(traced: Traced, handled = HANDLED): Profiles {
   const { chain, plan, runs } = traced
   const nodes = [...chain.nodes.values()]
   const cameras = nodes.filter(({ model }) => model.role === 'source' && isCamera(model))
-  const isRecorder = ({ model }: DeviceNode) => model.role === 'sink' && model.kind === 'recorder'
+  const isRecorder = ({ model }: DeviceNode) => isSink(model) && model.kind === 'recorder'
   const node = (id: string | undefined) => (id === undefined ? undefined : chain.nodes.get(id))
   /** A camera's picture by itself into a recorder. */
   const single = runs.filter(({ beside, lit, origin, end }) => {

@@ -1,4 +1,4 @@
-import { carriesPicture, portsOf } from '#core/catalog'
+import { carriesPicture, portsOf, isSink } from '#core/catalog'
 import { type Run, type Traced, gathers, isSwitcher, socketKey, carriedRun, pointedAt, runInto } from '#core/chain'
 import { type LinkEnd, own, type Want } from '#core/document'
 import { momentsOf, pictureAt, shownIn } from '#core/run'
@@ -50,7 +50,7 @@ export function inside(traced: Traced): Inside {
   const { chain, runs, sound, plan } = traced
   const segment = traced.scoped('segment')
   const ends = runs
-    .filter(({ beside, end }) => !beside && end && chain.nodes.get(end.device)!.model.role === 'sink')
+    .filter(({ beside, end }) => !beside && end && isSink(chain.nodes.get(end.device)!.model))
     .sort((a, b) => order(a) - order(b) || (a.end!.port < b.end!.port ? -1 : 1))
   const shares = ends.map(run => ({
     run,

@@ -1,4 +1,4 @@
-import { carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
+import { carriesPicture, isCamera, mixOf, portsOf, isSink } from '#core/catalog'
 import {
   type DeviceNode,
   type Traced,
@@ -133,7 +133,7 @@ const sourcesThat = ({ chain }: Traced, which: (node: DeviceNode) => boolean): {
 function audiencesOf(traced: Traced): Audience[] {
   const { chain, plan } = traced
   return [...chain.nodes.values()]
-    .filter(({ model }) => model.role === 'sink')
+    .filter(({ model }) => isSink(model))
     .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
     .flatMap(node => {
       const pictures = portsOf(node.model, 'in').filter(([, row]) => carriesPicture(row))

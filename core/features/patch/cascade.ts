@@ -1,4 +1,4 @@
-import { carriesPicture, portsOf } from '#core/catalog'
+import { carriesPicture, portsOf, isSink } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher } from '#core/chain'
 
 /** As the plan orders devices, ties by id. */
@@ -28,7 +28,7 @@ export function cascadeOf({ chain, runs }: Traced): Cascade {
   const fedFrom = (id: string, seen = new Set<string>()): string =>
     seen.has(id) || !next.has(id) ? id : fedFrom(next.get(id)!, seen.add(id))
   const shown = (id: string) =>
-    runs.some(run => run.origin?.device === id && run.end && chain.nodes.get(run.end.device)!.model.role === 'sink')
+    runs.some(run => run.origin?.device === id && run.end && isSink(chain.nodes.get(run.end.device)!.model))
   const fed = new Set(next.values())
   const wired = switchers.filter(({ id }) => next.has(id) || fed.has(id) || shown(id))
   const size = ({ model }: DeviceNode) =>

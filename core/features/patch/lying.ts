@@ -1,5 +1,5 @@
 import type { CableModel } from '#core/cable'
-import { makesInAnyMode, portsOf } from '#core/catalog'
+import { makesInAnyMode, portsOf, isSink } from '#core/catalog'
 import {
   type DeviceNode,
   type Run,
@@ -77,8 +77,8 @@ export function movable({ plan, chain, runs }: Traced, run: Run, evenPinned: boo
 export function leadsSimply({ chain }: Traced, { links, origin, end }: Run): boolean {
   const from = chain.nodes.get(origin!.device)!
   const to = chain.nodes.get(end!.device)!
-  if (!(from.model.role === 'source' || isSwitcher(from)) || !(to.model.role === 'sink' || isSwitcher(to))) return false
-  if (from.model.role === 'source' && to.model.role === 'sink') return false
+  if (!(from.model.role === 'source' || isSwitcher(from)) || !(isSink(to.model) || isSwitcher(to))) return false
+  if (from.model.role === 'source' && isSink(to.model)) return false
   return links.slice(1).every(({ wire }) => {
     const { model } = wire.from!.node
     return (

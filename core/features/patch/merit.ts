@@ -1,4 +1,4 @@
-import { MODELS, type Model, carriesPicture, isCamera, makesInAnyMode, portsOf } from '#core/catalog'
+import { MODELS, type Model, carriesPicture, isCamera, makesInAnyMode, portsOf, isSink } from '#core/catalog'
 import { type DeviceNode, outputFormat } from '#core/chain'
 import type { Plan } from '#core/document'
 import {
@@ -48,7 +48,7 @@ function stepsTo(nodes: readonly DeviceNode[], format: VideoFormat): Map<string,
         ? portsOf(model, 'out').flatMap(([portId]) =>
             makesInAnyMode(model, portId).flatMap(({ sets }) => listFormats(sets)),
           )
-        : model.role === 'sink'
+        : isSink(model)
           ? portsOf(model, 'in').flatMap(([, { takes }]) => (Array.isArray(takes) ? listFormats(takes) : []))
           : []
     const between = (other: VideoFormat) =>
@@ -109,7 +109,7 @@ export function abilityOf(nodes: readonly DeviceNode[]): Ability {
     ),
     takers: remembered(
       (node, format) =>
-        node.model.role === 'sink' &&
+        isSink(node.model) &&
         portsOf(node.model, 'in').some(
           ([, { takes }]) => takes === undefined || takes === 'standard' || setsContain(takes, format),
         ),

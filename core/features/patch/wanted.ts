@@ -1,4 +1,4 @@
-import { type Feed, carriesPicture, portsOf, type Carried } from '#core/catalog'
+import { type Feed, carriesPicture, portsOf, type Carried, isSink } from '#core/catalog'
 import { type DeviceNode, type Run, type Traced, isSwitcher, carriedBy } from '#core/chain'
 import { type Want } from '#core/document'
 import { byOrder } from './cascade'
@@ -18,14 +18,14 @@ export interface SinkWant {
 export function wantsOf({ plan, chain, runs }: Traced): SinkWant[] {
   const open = new Map<string, Run[]>()
   for (const run of runs) {
-    if (run.beside || !run.end || !run.origin || chain.nodes.get(run.end.device)!.model.role !== 'sink') continue
+    if (run.beside || !run.end || !run.origin || !isSink(chain.nodes.get(run.end.device)!.model)) continue
     open.set(run.end.device, [...(open.get(run.end.device) ?? []), run])
   }
   const result: SinkWant[] = []
   const fromSwitcher = (run: Run) => isSwitcher(chain.nodes.get(run.origin!.device)!)
   for (const [want, { sink, feed, sound, asks }] of Object.entries(plan.wants).sort(([a], [b]) => (a < b ? -1 : 1))) {
     const node = chain.nodes.get(sink)!
-    if (node.model.role !== 'sink') continue
+    if (!isSink(node.model)) continue
     const mine = open.get(sink) ?? []
     const run = mine.find(one => fromSwitcher(one) && one.links[0]?.signal?.feed === feed) ?? mine.find(fromSwitcher)
     if (mine.length > 0 && (!run || feedOf(run) === 'input')) {
@@ -40,7 +40,7 @@ export function wantsOf({ plan, chain, runs }: Traced): SinkWant[] {
     result.push({ want, sink: node, feed, sound: sound === true, asks, run, assumed: false })
   }
   const wanted = new Set(Object.values(plan.wants).map(({ sink }) => sink))
-  for (const node of [...chain.nodes.values()].filter(({ model }) => model.role === 'sink').sort(byOrder)) {
+  for (const node of [...chain.nodes.values()].filter(({ model }) => isSink(model)).sort(byOrder)) {
     if (!portsOf(node.model, 'in').some(([, port]) => carriesPicture(port))) continue
     for (const run of open.get(node.id) ?? []) {
       const feed = fromSwitcher(run) ? (run.links[0]?.signal?.feed ?? feedOf(run)) : undefined

@@ -1,4 +1,4 @@
-import { type Model, bodyOf, mixOf } from '#core/catalog'
+import { type Model, bodyOf, mixOf, isSink } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { hangingOn, own, powered } from '#core/document'
 import type { Paper } from '#core/kernel'
@@ -26,7 +26,7 @@ export const START_WORDS: Readonly<Record<StartGroup, string>> = {
 
 const groupOf = (model: Model): StartGroup => {
   if (model.kind === 'network') return 'network'
-  if (model.role === 'sink') return 'sinks'
+  if (isSink(model)) return 'sinks'
   if (model.role === 'switcher') return 'switchers'
   if (model.role === 'way') return 'ways'
   if (model.role === 'sound') return 'sound'

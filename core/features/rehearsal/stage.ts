@@ -1,4 +1,4 @@
-import { type Surface, carriesPicture, isCamera, mixOf, portsOf } from '#core/catalog'
+import { type Surface, carriesPicture, isCamera, mixOf, portsOf, isSink } from '#core/catalog'
 import { type DeviceNode, type Traced, endName, isSwitcher, lastSwitchers, socketKey, runInto } from '#core/chain'
 import { own } from '#core/document'
 import { type Scene, scenesOf } from '#core/picture'
@@ -109,7 +109,7 @@ export function stageOf(traced: Traced): Stage {
       .map(node => switcherOf(traced, node, last.has(node.id)))
       .sort((a, b) => Number(a.last) - Number(b.last)),
     sinks: nodes
-      .filter(({ model }) => model.role === 'sink')
+      .filter(({ model }) => isSink(model))
       .flatMap(({ id, device, model }) =>
         portsOf(model, 'in').flatMap(([port, row]) =>
           carriesPicture(row) && runInto(traced, { device: id, port })?.lit

@@ -1,4 +1,4 @@
-import { portsOf } from '#core/catalog'
+import { portsOf, isSink } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { type LinkEnd, type Want, own } from '#core/document'
 import { fact } from '#core/kernel'
@@ -16,7 +16,7 @@ export interface Heard {
 /** Sinks that let sound be heard, by the input that is fed. */
 export const earsOf = ({ chain, plan }: Traced): { node: DeviceNode; end: LinkEnd; want: Want | undefined }[] =>
   [...chain.nodes.values()]
-    .filter(({ model }) => model.role === 'sink')
+    .filter(({ model }) => isSink(model))
     .sort((a, b) => a.device.order - b.device.order || (a.id < b.id ? -1 : 1))
     .flatMap(node =>
       portsOf(node.model, 'in')

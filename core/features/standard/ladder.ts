@@ -1,3 +1,4 @@
+import { isSink } from '#core/catalog'
 import { gathers, isSwitcher, planMinor, slowestMs } from '#core/chain'
 import { type Edit, applyEdits } from '#core/document'
 import type { Severity, Verdict } from '#core/kernel'
@@ -81,9 +82,9 @@ function rungOf(checked: Checked, standard: VideoFormat, planner: Planner): Rung
   const switchers = [...chain.nodes.values()].filter(isSwitcher)
   const needOf = new Map(needs.map(need => [need.run, need]))
   const lamps = [...chain.nodes.values()]
-    .filter(({ model }) => model.role === 'source' || model.role === 'sink')
+    .filter(({ model }) => model.role === 'source' || isSink(model))
     .flatMap((node): Lamp[] => {
-      const end = node.model.role === 'sink' ? 'sink' : 'source'
+      const end = isSink(node.model) ? 'sink' : 'source'
       const mine = (run: { origin?: { device: string } | undefined; end?: { device: string } | undefined }) =>
         end === 'sink'
           ? run.end?.device === node.id

@@ -1,4 +1,4 @@
-import { type Delay, portsOf } from '#core/catalog'
+import { type Delay, portsOf, isSink } from '#core/catalog'
 import {
   type DelayMs,
   type DeviceNode,
@@ -135,7 +135,7 @@ export function picturesInside(traced: Traced, node: DeviceNode): PictureWay[] {
 /** All ways by which sounds come to an input, opened or not. A sound beside a picture takes as long as the picture does. */
 export function soundsTo(traced: Traced, end: LinkEnd): SoundWay[] {
   const sink = traced.chain.nodes.get(end.device)!
-  const last = sink.model.role === 'sink' ? runInto(traced, end) : undefined
+  const last = isSink(sink.model) ? runInto(traced, end) : undefined
   const walk = new SoundWalk(traced)
   walk.into(end, {
     behind: last?.lit ? [taking(sink, end.port, last)] : [],

@@ -1,4 +1,4 @@
-import { carriesPicture, isCamera, portsOf } from '#core/catalog'
+import { carriesPicture, isCamera, portsOf, isSink } from '#core/catalog'
 import { type DelayMs, type DeviceNode, type Traced, recordedInside } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
 import { fact } from '#core/kernel'
@@ -93,7 +93,7 @@ const sinksFact = fact<Traced, readonly SinkTime[]>('delays at sinks', traced =>
   const { chain, plan } = traced
   const nodes = [...chain.nodes.values()].sort(byOrder)
   const sinks = nodes
-    .filter(({ model }) => model.role === 'sink')
+    .filter(({ model }) => isSink(model))
     .flatMap(node =>
       portsOf(node.model, 'in')
         .filter(([, port]) => carriesPicture(port))

@@ -1,3 +1,4 @@
+import { isSink } from '#core/catalog'
 import { type Traced, deviceName } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
@@ -62,8 +63,7 @@ function moves(traced: Traced): Move[] {
 /** An audience or a recording sees the camera. */
 const isSeen = (traced: Traced, { state }: Moment, camera: string): boolean =>
   traced.runs.some(run => {
-    if (run.beside || !run.lit || !run.end || traced.chain.nodes.get(run.end.device)?.model.role !== 'sink')
-      return false
+    if (run.beside || !run.lit || !run.end || !isSink(traced.chain.nodes.get(run.end.device)?.model)) return false
     const feed = run.links[0]?.signal?.feed
     if (feed === 'multiview' || feed === 'preview') return false
     return shownIn(pictureAt(traced, state, run.end)).some(({ device, as }) => device === camera && as !== 'tile')

@@ -1,7 +1,8 @@
+import { isSink } from '#core/catalog'
 import { type DeviceNode, type Run, type Traced, deviceName, feeders, lastSwitchers, recordedInside } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { ghost, text } from '#core/kernel'
-import { Draft, type Proposal, addSink, feedOf, freeOutputs, ownersOf, rule, runsTo } from '#core/propose'
+import { Draft, type Proposal, addSink, feedOf, freeOutputs, ownersOf, rule, runFor } from '#core/propose'
 import { listWords } from '#core/words'
 import { otherOutput } from './output-shared'
 
@@ -62,7 +63,7 @@ export const feederShown = rule({
     if (at.on === 'device') return showIt(traced, at.device)
     const want = at.on === 'sink' ? own<Want>(traced.plan.wants, at.want) : undefined
     if (at.on === 'sink' && want && recordedInside(traced.chain, want)) return ownProgram(traced, at.want, want.sink)
-    const run = want && runsTo(traced, want.sink)[0]
+    const run = want && runFor(traced, want)
     if (at.on !== 'sink' || !want || !run?.origin) return []
     const draft = new Draft(traced.plan)
     draft.set(['wants', at.want, 'of'], run.origin.device)
@@ -113,7 +114,7 @@ function fromFeeders(traced: Traced): { id: string; want: Want; run: Run }[] {
   const feeding = feeders(traced)
   if (feeding.size === 0) return []
   return Object.entries(traced.plan.wants).flatMap(([id, want]) => {
-    const run = runsTo(traced, want.sink)[0]
+    const run = runFor(traced, want)
     const { origin } = run ?? {}
     if (!run?.lit || !origin || !isProgram(want.feed) || !feeding.has(origin.device)) return []
     return isProgram(feedOf(traced, run)) && !ownersOf(traced, want)(origin.device) ? [{ id, want, run }] : []
@@ -125,13 +126,13 @@ function unseen(traced: Traced): DeviceNode[] {
   const { plan, chain, runs, trace } = traced
   if (Object.values(plan.wants).some(({ feed }) => isProgram(feed))) return []
   // Before anybody is there who could see it, a plan is at its beginning.
-  if (![...chain.nodes.values()].some(({ model }) => model.role === 'sink')) return []
+  if (![...chain.nodes.values()].some(({ model }) => isSink(model))) return []
   const last = lastSwitchers(traced).filter(({ id }) => (trace.switchers.get(id)?.lit ?? 0) > 0)
   const shown = runs.some(
     run =>
       !run.beside &&
       run.end &&
-      chain.nodes.get(run.end.device)!.model.role === 'sink' &&
+      isSink(chain.nodes.get(run.end.device)!.model) &&
       last.some(({ id }) => id === run.origin?.device) &&
       isProgram(feedOf(traced, run)),
   )

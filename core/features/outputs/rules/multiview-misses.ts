@@ -1,3 +1,4 @@
+import { isSink } from '#core/catalog'
 import { type Run, type Traced, deviceName, isSwitcher } from '#core/chain'
 import type { Edit } from '#core/document'
 import { text } from '#core/kernel'
@@ -48,7 +49,7 @@ function misses(traced: Traced): { run: Run; tiler: string; missing: readonly st
       !run.beside &&
       run.origin &&
       run.end &&
-      chain.nodes.get(run.end.device)!.model.role === 'sink' &&
+      isSink(chain.nodes.get(run.end.device)!.model) &&
       feedOf(traced, run) === 'multiview',
   )
   // A switcher's own multiview shows all of its inputs.

@@ -1,7 +1,7 @@
-import { type DeviceNode, type Traced, deviceName, endName, isSwitcher, socketKey, carriedRun } from '#core/chain'
+import { type Traced, deviceName, endName, socketKey } from '#core/chain'
 import { type Want, own } from '#core/document'
 import { type Anchor, text } from '#core/kernel'
-import { type Proposal, feedInto, feedOf, removeRun, rule, runsTo, ownersOf } from '#core/propose'
+import { type Proposal, feedInto, removeRun, rule, runFor, runsTo, broughtBy } from '#core/propose'
 
 export const outputShared = rule({
   code: 'C12',
@@ -37,7 +37,7 @@ export const outputShared = rule({
 /** Takes the wrong picture off a sink and brings the right one. */
 export function otherOutput(traced: Traced, { at }: { at: Anchor }): Proposal[] {
   const want = at.on === 'sink' ? own<Want>(traced.plan.wants, at.want) : undefined
-  const [run] = want ? runsTo(traced, want.sink) : []
+  const run = want && runFor(traced, want)
   if (!want || !run) return []
   const { edits, without } = removeRun(traced, run)
   const node = without.chain.nodes.get(want.sink)!
@@ -53,44 +53,19 @@ export function otherOutput(traced: Traced, { at }: { at: Anchor }): Proposal[] 
 
 /** Sinks that get another picture than they should, and who else rightly hangs on that output. */
 export function wrongFeeds(traced: Traced) {
-  const { plan, chain } = traced
-  return Object.entries(plan.wants).flatMap(([want, wanted]) =>
-    runsTo(traced, wanted.sink)
-      .slice(0, 1)
-      .flatMap(run => {
-        if (!run.lit || !run.origin) return []
-        const carried = carriedRun(traced, run)
-        const origin = carried?.origin ?? run.origin
-        const switcher = chain.nodes.get(origin.device)!
-        // One picture alone is right where it comes from that source.
-        if (switcher.model.role === 'source' && wanted.of === switcher.id) return []
-        const carries: string =
-          isSwitcher(switcher) || switcher.model.role === 'way'
-            ? ((carried && feedOf(traced, carried)) ?? switcher.device.name)
-            : switcher.device.name
-        if (carries === wanted.feed && !isOneSource(traced, wanted)) return []
-        if (programOfOne(traced, wanted, switcher)) return []
-        if (carried && carried !== run && carries === wanted.feed && ownersOf(traced, wanted)(switcher.id)) return []
-        const key = socketKey(run.origin.device, run.origin.port)
-        const other = Object.values(plan.wants).find(
-          ({ sink, feed }) =>
-            sink !== wanted.sink &&
-            feed === carries &&
-            runsTo(traced, sink).some(({ origin }) => origin && socketKey(origin.device, origin.port) === key),
-        )?.sink
-        return [{ want, wanted, run, carries, other }]
-      }),
-  )
+  const { plan } = traced
+  return Object.entries(plan.wants).flatMap(([want, wanted]) => {
+    const run = runFor(traced, wanted)
+    if (!run?.lit || !run.origin) return []
+    const { carries, met } = broughtBy(traced, wanted, run)
+    if (met) return []
+    const key = socketKey(run.origin.device, run.origin.port)
+    const other = Object.values(plan.wants).find(
+      ({ sink, feed }) =>
+        sink !== wanted.sink &&
+        feed === carries &&
+        runsTo(traced, sink).some(({ origin }) => origin && socketKey(origin.device, origin.port) === key),
+    )?.sink
+    return [{ want, wanted, run, carries, other }]
+  })
 }
-
-/** One source's picture alone is asked. */
-export const isOneSource = ({ chain }: Traced, { of }: Want): boolean =>
-  of !== undefined && chain.nodes.get(of)?.model.role === 'source'
-
-/** With no switcher and a single recorder, capture or screen, the one source that is there is the program. */
-const programOfOne = ({ chain, runs }: Traced, { feed, of }: Want, node: DeviceNode): boolean =>
-  of === undefined &&
-  (feed === 'program' || feed === 'clean') &&
-  node.model.role === 'source' &&
-  ![...chain.nodes.values()].some(isSwitcher) &&
-  new Set(runs.flatMap(({ origin, beside }) => (origin && !beside ? [origin.device] : []))).size === 1

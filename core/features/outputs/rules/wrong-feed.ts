@@ -12,8 +12,8 @@ import {
 } from '#core/chain'
 import { type LinkEnd, type Want, own, type Pointed } from '#core/document'
 import { text } from '#core/kernel'
-import { Draft, type Proposal, rule, runsTo, feedOf, ownersOf } from '#core/propose'
-import { isOneSource, otherOutput, wrongFeeds } from './output-shared'
+import { Draft, type Proposal, rule, runFor, isOneSource, feedOf, ownersOf } from '#core/propose'
+import { otherOutput, wrongFeeds } from './output-shared'
 
 export const wrongFeed = rule({
   code: 'O02',
@@ -60,7 +60,7 @@ export const wrongFeed = rule({
   remedies: (traced, found) => {
     if (found.at.on === 'look') return leftAsSet(traced, found.at.look)
     const want = found.at.on === 'sink' ? own<Want>(traced.plan.wants, found.at.want) : undefined
-    const origin = want && runsTo(traced, want.sink)[0]?.origin
+    const origin = want && runFor(traced, want)?.origin
     const node = origin && traced.chain.nodes.get(origin.device)
     if (!want || !node) return []
     const draft = new Draft(traced.plan)
@@ -103,7 +103,8 @@ function pointedAway(traced: Traced): { look: string; wanted: Want; origin: Link
     if (!taken.has(look)) return []
     return Object.values(wants)
       .flatMap(wanted => {
-        const origin = runsTo(traced, wanted.sink).find(({ lit }) => lit)?.origin
+        const run = runFor(traced, wanted)
+        const origin = run?.lit ? run.origin : undefined
         const carries = origin && own(own(outputs, origin.device), origin.port)
         if (!origin || carries === undefined || isMet(traced, wanted, origin, carries)) return []
         return [{ look, wanted, origin, carries: pointedWords(traced.chain.nodes.get(origin.device)!, carries) }]

@@ -1,3 +1,4 @@
+import { isSink } from '#core/catalog'
 import {
   type DeviceNode,
   type Socket,
@@ -188,7 +189,7 @@ export const nodeAt = ({ chain }: Traced, { at }: Finding): DeviceNode =>
 /** To a free input of a switcher, or, with none left, to a sink that nothing feeds. */
 function openInputs(traced: Traced): Socket[] {
   const sinks = [...traced.chain.nodes.values()]
-    .filter(node => node.model.role === 'sink')
+    .filter(node => isSink(node.model))
     .flatMap(node => freeSockets(traced, node, 'in'))
   return [...freeInputs(traced).slice(0, 12), ...sinks.slice(0, 4)]
 }

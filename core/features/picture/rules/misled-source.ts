@@ -1,4 +1,4 @@
-import { type Model, followsSink, makesOf } from '#core/catalog'
+import { type Model, followsSink, makesOf, isSink } from '#core/catalog'
 import {
   type DeviceNode,
   type Traced,
@@ -82,7 +82,7 @@ function listBehind({ chain }: Traced, start: Wire): Liked | undefined {
     const { node, portId, port }: NonNullable<Wire['to']> = wire.to
     if (port?.prefers) return { node, prefers: port.prefers }
     const path: Model['paths'][number] | undefined = gathers(node) ? undefined : pathFrom(node, portId)
-    if (!path || path.format !== 'same' || path.edid === 'kept' || node.model.role === 'sink') return undefined
+    if (!path || path.format !== 'same' || path.edid === 'kept' || isSink(node.model)) return undefined
     const legs: Wire[] = path.to.flatMap(out => chain.leaving.get(socketKey(node.id, out))?.slice(0, 1) ?? [])
     // Without a leg that comes first, several legs agree on what all of them have, and no one likes anything most.
     if (legs.length !== 1 && path.edid !== 'first') return undefined

@@ -2,7 +2,7 @@ import { type DeviceNode, type Traced, deviceName, endName, openingOf, socketNam
 import { type LinkEnd } from '#core/document'
 import { portsOf } from '#core/catalog'
 import { text } from '#core/kernel'
-import { Draft, type Proposal, bringSound, heardFrom, rule, runsTo } from '#core/propose'
+import { Draft, type Proposal, bringSound, heardFrom, rule, runFor } from '#core/propose'
 import { listWords } from '#core/words'
 import { type Heard, heardIn, originName } from '../ways'
 
@@ -48,7 +48,7 @@ export const followsAlone = rule({
             ),
             others: text(open.mute === 1 ? 'the one other picture' : `the ${open.mute} other pictures`),
           },
-          runsTo(traced, wants[0]![1].sink)[0]?.id,
+          runFor(traced, wants[0]![1])?.id,
         ),
       ]
     }),

@@ -11,7 +11,7 @@ import {
   isPlugged,
   pluggedSounds,
   rule,
-  runsTo,
+  runFor,
 } from '#core/propose'
 import { listWords } from '#core/words'
 import { timesOf } from '../../time/facts'
@@ -39,7 +39,7 @@ export const lipSync = rule({
       if (!stage) return []
       const window = windowOf(traced)
       const at = { on: 'device', device: stage.id } as const
-      const run = runsTo(traced, wants[0]![1].sink)[0]?.id
+      const run = runFor(traced, wants[0]![1])?.id
       const words = { stage: text(stage.device.name), window: text(window.title) }
       const span = errorsAt(traced, stage)
       // Where no delay of the sound serves all pictures, that is told.

@@ -1,6 +1,6 @@
 import type { DeviceNode, Traced } from '#core/chain'
 import { delay, text } from '#core/kernel'
-import { Draft, type Proposal, heardFrom, rule, runsTo } from '#core/propose'
+import { Draft, type Proposal, heardFrom, rule, runFor } from '#core/propose'
 import { windowOf } from '../facts'
 import { apartAt, heldPictures } from './lip-sync'
 
@@ -40,7 +40,7 @@ export const noneFits = rule({
 
 function stages(traced: Traced): { stage: DeviceNode; run: string | undefined }[] {
   return [...heardFrom(traced)].flatMap(([stage, wants]) =>
-    stage && apartAt(traced, stage) ? [{ stage, run: runsTo(traced, wants[0]![1].sink)[0]?.id }] : [],
+    stage && apartAt(traced, stage) ? [{ stage, run: runFor(traced, wants[0]![1])?.id }] : [],
   )
 }
 

@@ -10,7 +10,7 @@ import {
   deviceName,
 } from '#core/chain'
 import { ghost, text } from '#core/kernel'
-import { Draft, type Proposal, bringSound, embed, heardFrom, rule, runsTo } from '#core/propose'
+import { Draft, type Proposal, bringSound, embed, heardFrom, rule, runFor } from '#core/propose'
 import type { SoundWay } from '#core/run'
 import { listWords, dbText } from '#core/words'
 import { answers, heardWords, nameOf, unsaid } from '../unsaid'
@@ -60,7 +60,7 @@ export const silent = rule({
     const mute = [...heardFrom(traced)].flatMap(([stage, wants]) => {
       const mute = wants.filter(([, { sink }]) => !traced.sound.heard.get(sink)?.size)
       if (mute.length === 0) return []
-      const run = runsTo(traced, mute[0]![1].sink)[0]?.id
+      const run = runFor(traced, mute[0]![1])?.id
       // Where a microphone comes by a camera whose input is shut, that is the cause.
       if (stage && shutRiders(traced).some(({ gate }) => gate.device === stage.id)) return []
       const names = listWords(mute.map(([, { sink }]) => traced.chain.nodes.get(sink)!.device.name))
@@ -93,7 +93,7 @@ export const silent = rule({
           'lost',
           { on: 'sink', want, device: sink },
           { sink: text(traced.chain.nodes.get(sink)!.device.name) },
-          runsTo(traced, sink)[0]?.id,
+          runFor(traced, traced.plan.wants[want]!)?.id,
         ),
       )
     })
@@ -112,7 +112,7 @@ export const silent = rule({
         'faint',
         { on: 'sink', want, device: sink },
         { sink: text(deviceName(traced, sink)), gain: text(dbText(gainDb)), least: text(dbText(UNHEARD_DB)) },
-        runsTo(traced, sink)[0]?.id,
+        runFor(traced, traced.plan.wants[want]!)?.id,
       ),
     )
     return [...mute, ...quiet, ...looks, ...asked]

@@ -2,7 +2,7 @@ import { MODELS, type Model, isCamera } from '#core/catalog'
 import { type Run, type Traced, deviceName, isSwitcher, recordedInside as keptInside } from '#core/chain'
 import { type Plan, type Want, own } from '#core/document'
 import { text } from '#core/kernel'
-import { Draft, type Proposal, after, otherStandards, rule, runsTo, switchersOf, swapSwitcher } from '#core/propose'
+import { Draft, type Proposal, after, otherStandards, rule, runFor, switchersOf, swapSwitcher } from '#core/propose'
 import { type RasterId, type RateText, listFormats, raster } from '#core/signal'
 
 export const rasterLost = rule({
@@ -62,8 +62,8 @@ export function madeFor(
     const entering = traced.runs.find(({ lit, beside, end }) => lit && !beside && end?.device === want.sink)
     return standard && entering ? { raster: standard.raster, rate: standard.rate, run: entering } : undefined
   }
-  const run = runsTo(traced, want.sink).find(({ lit }) => lit)
-  const signal = run?.links.at(-1)?.signal
+  const run = runFor(traced, want)
+  const signal = run?.lit ? run.links.at(-1)?.signal : undefined
   return run && signal ? { raster: signal.format.raster, rate: signal.format.rate, run } : undefined
 }
 
