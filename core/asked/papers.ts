@@ -8,7 +8,7 @@ import { mediaSheet } from '../features/media/paper'
 import { lineSheet } from '../features/line/paper'
 import { clipSheet } from '../features/clips/paper'
 import { computerPaper } from '../features/computers/paper'
-import { budgetPaper, packingList, workPaper } from '../features/cost/paper'
+import { budgetPaper, packingList, profilesPaper, workPaper } from '../features/cost/paper'
 import { runningOrder, cueSheet } from '../features/order/paper'
 import { macroSheet } from '../features/rehearsal/paper'
 import type { Paper, PaperMaker } from '#core/kernel'
@@ -30,6 +30,7 @@ const PAPERS: readonly PaperMaker<Checked>[] = [
   clipSheet,
   computerPaper,
   budgetPaper,
+  profilesPaper,
   packingList,
   workPaper,
   runningOrder,

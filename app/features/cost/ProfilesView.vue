@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { CATALOGUE_CURRENCY } from '#core/catalog'
-import { type Profile, kgText } from '#core/features/cost'
-import { figure, listWords, moneyText } from '#core/words'
+import { hoursText, profileRows } from '#core/features/cost'
+import { listWords, moneyText } from '#core/words'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import BudgetPage from '~/ui/BudgetPage.vue'
@@ -13,7 +13,6 @@ const currency = computed(() => store.plan?.brief?.currency ?? CATALOGUE_CURRENC
 /** How often each hour of each camera is gone through in the edit. */
 const handled = ref(1)
 const found = useAnswer('profiles', () => [handled.value] as const)
-const hoursText = (hours: number): string => `${figure(hours)}\u00A0h`
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
 
 const shortList = (names: readonly string[]): string =>
@@ -30,27 +29,7 @@ const sentence = computed(() => {
   const more = now.live.minor - now.recorded.minor
   return `${saved}. It takes ${moneyText(Math.abs(more), currency.value)} ${more < 0 ? 'less' : 'more'} than recording each camera alone.`
 })
-const rows = computed(() => {
-  const now = found.value
-  if (!now) return []
-  const pair = (title: string, of: (one: Profile) => string) => ({
-    title,
-    recorded: of(now.recorded),
-    live: of(now.live),
-  })
-  return [
-    pair('Devices', one => String(one.devices)),
-    pair('Leads', one => String(one.leads)),
-    pair('Planning price', one => moneyText(one.minor, currency.value)),
-    pair('Draw', one => `${figure(one.watts, 0)}\u00A0W`),
-    pair('Mass of the devices', one => kgText(one.grams)),
-    {
-      title: 'Hours in the edit',
-      recorded: now.editHours === undefined ? 'not known' : hoursText(now.editHours),
-      live: 'none: it is cut when it ends',
-    },
-  ]
-})
+const rows = computed(() => (found.value ? profileRows(found.value, currency.value) : []))
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 export { GOODS, HAD, PER, WHEN } from './collection'
 export { type Cost, STEPS } from './money'
-export type { Profile } from './profiles'
+export { hoursText, profileRows } from './profiles'
 export type { Asked, Way } from './which'
 export { STEP_WORDS, kgText, minutesText } from './words'
 export type { Placed } from './work'

@@ -1,5 +1,5 @@
 import { leadGrams, type CableModel, isAir } from '#core/cable'
-import { bodyOf } from '#core/catalog'
+import { CATALOGUE_CURRENCY, bodyOf } from '#core/catalog'
 import { kitLines } from '#core/chain'
 import { own } from '#core/document'
 import type { Paper } from '#core/kernel'
@@ -7,6 +7,7 @@ import type { Checked } from '#core/propose'
 import { figure, moneyText } from '#core/words'
 import { costOf } from './money'
 import { kgText, minutesText, STEP_WORDS } from './words'
+import { profileRows, profilesOf } from './profiles'
 import { workOf } from './work'
 
 const BOX = '\u2610'
@@ -139,5 +140,30 @@ export function workPaper({ traced }: Checked): Paper | undefined {
       spare: latest > from ? minutesText(latest - from) : 'not at all',
       done: BOX,
     })),
+  }
+}
+
+/** What recording each camera alone takes, and what mixing while it happens takes. */
+export function profilesPaper({ traced }: Checked): Paper | undefined {
+  const found = profilesOf(traced)
+  if (found.cameras === 0 || found.recorded.alone.length + found.live.alone.length === 0) return undefined
+  return {
+    id: 'profiles',
+    title: 'Recorded or live',
+    about: 'The same show recorded camera by camera and cut later, and mixed while it happens.',
+    columns: [
+      { key: 'title', title: '' },
+      { key: 'recorded', title: 'Recorded, cut later' },
+      { key: 'live', title: 'Mixed live' },
+    ],
+    rows: [
+      ...profileRows(found, traced.plan.brief.currency ?? CATALOGUE_CURRENCY),
+      {
+        title: 'Only there',
+        recorded: found.recorded.alone.join(', ') || 'nothing',
+        live: found.live.alone.join(', ') || 'nothing',
+      },
+      ...(found.unkept.length ? [{ title: 'Kept by nothing yet', recorded: found.unkept.join(', '), live: '' }] : []),
+    ],
   }
 }

@@ -1,6 +1,8 @@
 import { bodyOf, isCamera, isSink } from '#core/catalog'
 import { type DeviceNode, type Traced, isSwitcher, linkMinor } from '#core/chain'
 import { showMinutes } from '#core/document'
+import { figure, moneyText } from '#core/words'
+import { kgText } from './words'
 
 /** What one way of making the show takes with it. */
 export interface Profile {
@@ -66,6 +68,29 @@ export function profilesOf(traced: Traced, handled = HANDLED): Profiles {
     hours,
     editHours: hours === undefined ? undefined : hours * cameras.length * handled,
   }
+}
+
+export const hoursText = (hours: number): string => `${figure(hours)}\u00A0h`
+
+/** The two side by side, in words. */
+export function profileRows(found: Profiles, currency: string): { title: string; recorded: string; live: string }[] {
+  const pair = (title: string, of: (one: Profile) => string) => ({
+    title,
+    recorded: of(found.recorded),
+    live: of(found.live),
+  })
+  return [
+    pair('Devices', one => String(one.devices)),
+    pair('Leads', one => String(one.leads)),
+    pair('Planning price', one => moneyText(one.minor, currency)),
+    pair('Draw', one => `${figure(one.watts, 0)}\u00A0W`),
+    pair('Mass of the devices', one => kgText(one.grams)),
+    {
+      title: 'Hours in the edit',
+      recorded: found.editHours === undefined ? 'not known' : hoursText(found.editHours),
+      live: 'none: it is cut when it ends',
+    },
+  ]
 }
 
 function profileOf({ chain, plan }: Traced, mine: ReadonlySet<string>, other: ReadonlySet<string>): Profile {
