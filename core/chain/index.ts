@@ -48,7 +48,7 @@ export {
 } from './resolve'
 export { isMisread, rangeRead } from './reading'
 export { type Run, runsOf } from './runs'
-export { type DelayMs, type Signal, delayMs } from './signal'
+export { type DelayMs, type Signal, addDelay, delayMs } from './signal'
 export { UNHEARD_DB, gainOf, isReplaced, openingOf } from './sound'
 export type { Stop } from './stop'
 export { type WireTrace, slowestMs, trace, upstream } from './trace'

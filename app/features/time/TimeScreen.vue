@@ -107,6 +107,36 @@ const isCameraLike = (device: string): boolean => {
   return model?.kind === 'camera' || model?.kind === 'phone'
 }
 
+/** Somebody who is far away: what they are asked, and when their answer is here. */
+const talks = computed(() => {
+  const guest = own(plan.value.devices, sink.value?.device ?? '')?.in
+  return (known.value?.talks ?? []).filter(one => one.guest === guest || one.at === sink.value?.name)
+})
+const seconds = (value: number): string => `${figure(value / 1000, 1)}\u00A0s`
+
+/** Rooms have air between loudspeaker and ears; recordings and streams have none. */
+const want = computed(() => {
+  const one = sink.value
+  if (!one || one.port === undefined || (one.kind !== 'screen' && one.kind !== 'projector')) return undefined
+  const found = Object.entries(plan.value.wants).find(([, { sink: at }]) => at === one.device)
+  return found && own(plan.value.devices, one.device)?.in === undefined ? { id: found[0], ...found[1] } : undefined
+})
+const airSchema = string().test('air', 'metres, 0.5 to 300', text => {
+  const words = (text ?? '').trim()
+  return words === '' || (/^\d+(\.\d+)?$/.test(words) && Number(words) >= 0.5 && Number(words) <= 300)
+})
+async function across(text: string): Promise<void> {
+  const one = want.value
+  if (!one) return
+  const metres = text.trim() === '' ? undefined : Number(text)
+  await store.commit(
+    metres === undefined
+      ? `No air between loudspeaker and ears at ${sink.value!.name}`.slice(0, 120)
+      : `${metres} m of air at ${sink.value!.name}`.slice(0, 120),
+    [setEdit(['wants', one.id, 'airM'], metres)],
+  )
+}
+
 const field = ref<HTMLElement>()
 const clapSchema = string().test('claps', 'milliseconds, late ones with a minus, several with commas', text =>
   (text ?? '').trim() === '' ? true : clapsIn(text!) !== undefined,
@@ -231,6 +261,24 @@ useEventListener(globalThis.window, 'keydown', (event: KeyboardEvent) => {
       </ul>
       <section class="middle" tabindex="0" :aria-label="sink.name">
         <h2>{{ sentence }}</h2>
+        <p v-if="want" class="air small">
+          <label
+            >Through the air there
+            <TypedField
+              :key="want.id"
+              :value="want.airM === undefined ? '' : String(want.airM)"
+              :schema="airSchema"
+              placeholder="m"
+              :aria-label="`Metres of air between loudspeaker and ears at ${sink.name}`"
+              @done="across"
+            />&nbsp;m</label
+          >
+          <span class="quiet">{{
+            want.airM === undefined
+              ? 'from the loudspeakers, or from who speaks, to the ears: 2.9\u00A0ms each'
+              : `${ms(want.airM * 2.9)} of every sound`
+          }}</span>
+        </p>
         <div class="chart" :style="{ height: `${height}px` }">
           <ChartFrame
             :label="`How late each picture and sound is at ${sink.name}`"
@@ -273,6 +321,14 @@ useEventListener(globalThis.window, 'keydown', (event: KeyboardEvent) => {
             </tr>
           </tbody>
         </table>
+        <p v-for="talk in talks" :key="talk.guest">
+          <span :class="{ strong: talk.slow }"
+            >{{ talk.name }} answers after {{ seconds(talk.round.typ) }}, {{ seconds(talk.round.min) }} to
+            {{ seconds(talk.round.max) }}:</span
+          >
+          {{ seconds(talk.there.typ) }} there, {{ seconds(talk.back.typ) }} back to {{ talk.at
+          }}{{ talk.slow ? '. From a second on nobody can be directed by it' : '' }}.
+        </p>
         <p class="small quiet">
           <template v-if="sink.groups.length > 1"
             >Alike to a frame:

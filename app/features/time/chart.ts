@@ -7,6 +7,7 @@ export const DOES: Readonly<Record<Hop['does'], string>> = {
   takes: 'takes it in',
   mixes: 'mixes it',
   holds: 'holds it back',
+  crosses: 'through the air',
 }
 
 interface Drawn {

@@ -1,5 +1,5 @@
 import { FEEDS, type Feed } from '#core/catalog'
-import { collection, object, oneOf, ref, said } from '#core/kernel'
+import { collection, number, object, oneOf, ref, said } from '#core/kernel'
 import { RASTER_IDS, type RasterId, type RateText } from '#core/signal'
 import { idsOf, misfit, own, show } from '../problem'
 
@@ -15,6 +15,8 @@ export interface Want {
   readonly sound?: true
   /** Nothing is to be heard there, on purpose. Said neither way, it is asked. */
   readonly silent?: true
+  /** How far sound goes through the air there, from the loudspeakers (or, where it is silent, the mouth) to the ears, m. */
+  readonly airM?: number
 }
 
 export const wants = collection<Want, { readonly devices: Readonly<Record<string, unknown>> }>({
@@ -28,6 +30,7 @@ export const wants = collection<Want, { readonly devices: Readonly<Record<string
     of: ref('slug'),
     sound: said,
     silent: said,
+    airM: number(0.5, 300),
     asks: object([], { raster: oneOf(RASTER_IDS), rate: ref('rate') }, { minProperties: 1 }),
   }),
   misfit: (entries, at, { devices }) => {

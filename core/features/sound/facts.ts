@@ -27,5 +27,8 @@ export const WINDOWS = {
   bt1359: { lo: -185, hi: 90, title: 'ITU-R BT.1359-1' },
 } as const
 
+/** Sound in air, ms a metre, at 20 degrees. */
+export const AIR_MS_PER_M = 2.9
+
 export const windowOf = ({ plan }: Pick<Traced, 'plan'>): (typeof WINDOWS)[keyof typeof WINDOWS] =>
   WINDOWS[plan.brief.syncWindow ?? 'r37']

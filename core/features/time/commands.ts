@@ -3,6 +3,7 @@ import type { CommandContext } from '#core/propose'
 import { figure, listWords, msText } from '#core/words'
 import { windowOf } from '../sound/facts'
 import { type SinkTime, timesOf } from './sync'
+import { talksOf } from './talk'
 
 const span = ({ min, typ, max }: { min: number; typ: number; max: number }): string =>
   `${figure(typ, 0)} ms (${figure(min, 0)} to ${figure(max, 0)})`
@@ -47,7 +48,15 @@ const time: Command<CommandContext> = {
     const all = timesOf(checked.traced).filter(({ device }) => id === undefined || device === id)
     if (id !== undefined && all.length === 0) throw new Unusable(`no picture comes to a sink ${id}`)
     if (json) return { out: JSON.stringify({ window: windowOf(checked.traced), sinks: all }, null, 2), exit: 0 }
-    return { out: all.map(textOf).join('\n') || 'No picture comes to a sink yet.', exit: 0 }
+    const talks = id === undefined ? talksOf(checked.traced) : []
+    const told = [
+      ...all.map(textOf),
+      ...talks.map(
+        ({ name, at, there, back, round, slow }) =>
+          `${name}, there and back to ${at}: ${span(round)}, of which ${figure(there.typ, 0)} there and ${figure(back.typ, 0)} back${slow ? '; too slow to direct by' : ''}`,
+      ),
+    ]
+    return { out: told.join('\n') || 'No picture comes to a sink yet.', exit: 0 }
   },
 }
 

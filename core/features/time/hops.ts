@@ -18,7 +18,7 @@ import { type LinkEnd, own } from '#core/document'
 /** What a device adds on the way, ms. */
 export interface Hop {
   readonly device: string
-  readonly does: 'makes' | 'passes' | 'takes' | 'mixes' | 'holds'
+  readonly does: 'makes' | 'passes' | 'takes' | 'mixes' | 'holds' | 'crosses'
   readonly delay: DelayMs
 }
 

@@ -1,11 +1,11 @@
 import { carriesPicture, isCamera, portsOf, isSink } from '#core/catalog'
-import { type DelayMs, type DeviceNode, type Traced, recordedInside } from '#core/chain'
+import { type DelayMs, type DeviceNode, type Traced, addDelay, recordedInside } from '#core/chain'
 import { type LinkEnd, own } from '#core/document'
 import { fact } from '#core/kernel'
 import { gateAt, momentsOf } from '#core/run'
 import { frameMs } from '#core/signal'
-import { windowOf } from '../sound/facts'
-import { type PictureWay, type SoundWay, picturesInside, picturesTo, soundsInside, soundsTo } from './hops'
+import { AIR_MS_PER_M, windowOf } from '../sound/facts'
+import { type Hop, type PictureWay, type SoundWay, picturesInside, picturesTo, soundsInside, soundsTo } from './hops'
 
 /** A picture at a sink. */
 export interface SyncPicture extends PictureWay {
@@ -150,12 +150,16 @@ function sinkTime(
   const last = ways[0]?.through.at(-1)
   const standard = last && chain.nodes.get(last.device)!.standard
   const audible = port === undefined || (own(node.model.ports, port)?.sound ?? 0) > 0
+  const want = Object.values(traced.plan.wants).find(({ sink, airM }) => sink === node.id && airM !== undefined)
+  const air = port === undefined ? [] : crossing(node.id, want?.airM)
   const sounds = audible
     ? heard
-        .map((way): SyncSound => ({ ...way, name: named(way.origin) }))
+        .map((way): SyncSound => ({ ...through(way, air), name: named(way.origin) }))
         .filter(way => isEverOpen(traced, way))
         .sort((a, b) => Number(b.plugged) - Number(a.plugged) || (a.origin < b.origin ? -1 : 1))
     : []
+  // Who speaks in the room is heard there by the air alone.
+  if (want?.silent) sounds.push({ ...through(UNAIDED, air), origin: node.id, name: 'The voice in the room' })
   const pairs = pairsOf(traced, node.id, pictures, sounds)
   const stepMs = standard && frameMs(standard.rate)
   return {
@@ -174,6 +178,29 @@ function sinkTime(
       ? { beyondMs: STREAM_MS }
       : {}),
   }
+}
+
+/** What the air adds between a loudspeaker and the ears. */
+function crossing(device: string, airM: number | undefined): Hop[] {
+  if (airM === undefined) return []
+  const ms = airM * AIR_MS_PER_M
+  return [{ device, does: 'crosses', delay: { min: ms, typ: ms, max: ms } }]
+}
+
+const through = <T extends SoundWay>(way: T, air: readonly Hop[]): T => ({
+  ...way,
+  hops: [...way.hops, ...air],
+  total: air.reduce((all, { delay }) => addDelay(all, delay), way.total),
+})
+
+const UNAIDED: SoundWay = {
+  origin: '',
+  hops: [],
+  total: { min: 0, typ: 0, max: 0 },
+  through: [],
+  plugged: true,
+  holdAt: undefined,
+  heldMs: 0,
 }
 
 /** The inputs on a sound's way in a moment: shut, or open with all pictures, or with the ones through these inputs alone. */

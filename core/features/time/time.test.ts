@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { applyEdits } from '#core/document'
+import { tracedOf } from '#core/chain'
 import { check } from '#core/features'
 import { remediesOf } from '#core/propose'
 import { fmt, plan } from '../../../testing/plans'
 import { timesOf } from './sync'
+import { talksOf } from './talk'
 
 // 1080p25: a frame is 40 ms. The studio camera makes 1, 1, 2 frames of delay; the far radio link 2 to 4, typically 3;
 // the switcher adds 1, 1.5, 2 between its inputs and outputs; the encoder's input 1, 2, 3.
@@ -174,5 +176,77 @@ describe('what a clap tells', () => {
     expect(first!.title).toBe('Hold the sound at main back by 220 ms')
     const applied = applyEdits(clapped.traced.plan, first!.edits)
     expect(applied.ok && codes(applied.value.plan)).toEqual([])
+  })
+})
+
+describe('who is far away', () => {
+  it('waits for what is said here to be there, and for the answer to be back', () => {
+    const written = plan({
+      devices: {
+        cam: 'camera-hand-hdmi 1080p25',
+        guest: 'guest-afar 1080p25',
+        host: {
+          model: 'computer-mixing',
+          standard: fmt('1080p25'),
+          ports: { 'out-4': { feed: 'program', minus: 'in-3' } },
+        },
+        mic: 'microphone-radio',
+        hall: 'projector',
+        back: { model: 'guest-return', in: 'guest' },
+      },
+      links: {
+        a: 'cam.hdmi > host.in-1 hdmi-passive 2 adapter-hdmi-micro',
+        g: 'guest.network > host.in-3 network-cable 5',
+        m: 'mic.out > host.sound mini-jack-lead 1',
+        h: 'host.out-1 > hall.in hdmi-passive 5',
+        r: 'host.out-4 > back.in network-cable 5',
+      },
+      wants: { hall: { feed: 'program', sound: true }, back: { feed: 'program', sound: true } },
+    })
+    const traced = tracedOf(written)
+    const typ = (
+      sink: string,
+      of: (one: ReturnType<typeof timesOf>[number]) => readonly { total: { typ: number } }[],
+    ) => Math.max(...of(timesOf(traced).find(({ device }) => device === sink)!).map(({ total }) => total.typ))
+    const [talk, ...more] = talksOf(traced)
+    expect(more).toEqual([])
+    expect(talk).toMatchObject({ guest: 'guest', name: 'guest', at: 'hall', slow: false })
+    expect(talk!.there.typ).toBe(typ('back', ({ sounds }) => sounds))
+    expect(talk!.back.typ).toBe(typ('hall', ({ pictures }) => pictures.filter(({ source }) => source === 'guest')))
+    expect(talk!.round.typ).toBe(talk!.there.typ + talk!.back.typ)
+    // A call of 150 .. 500 ms each way with more than a second of it in all is slow.
+    const models = Object.fromEntries(
+      Object.entries(written.models).map(([id, model]) => [
+        id,
+        model.kind === undefined || !id.startsWith('guest-afar')
+          ? model
+          : { ...model, delay: { min: 1000, typ: 1000, max: 1000, unit: 'ms' as const } },
+      ]),
+    )
+    expect(talksOf(tracedOf({ ...written, models }))[0]!.slow).toBe(true)
+    // Nobody who comes from afar, nobody who waits.
+    const { in: _, ...plain } = written.devices.back!
+    expect(talksOf(tracedOf({ ...written, devices: { ...written.devices, back: plain } }))).toEqual([])
+  })
+})
+
+describe('the air of a hall', () => {
+  const room = (want: object) =>
+    tracedOf(
+      plan({
+        devices: { cam: 'camera-hand-hdmi 1080p25', main: 'switcher-4-strict 1080p25', hall: 'projector' },
+        links: {
+          a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',
+          h: 'main.out-1 > hall.in hdmi-passive 5',
+        },
+        wants: { hall: { feed: 'program', ...want } },
+      } as never),
+    )
+  it('is 2.9 ms a metre, beside the voice in a room that hears nothing else', () => {
+    const [hall] = timesOf(room({ silent: true, airM: 20 }))
+    expect(hall!.sounds.map(({ name, total }) => [name, total.typ])).toEqual([['The voice in the room', 58]])
+    // Camera 2, switcher 1.5 and projector 3 frames of 40 ms, 260 ms.
+    expect(hall!.pairs.map(({ earlyMs, within }) => [earlyMs.typ, within])).toEqual([[260 - 58, false]])
+    expect(timesOf(room({ silent: true }))[0]!.sounds).toEqual([])
   })
 })

@@ -24,6 +24,49 @@ export const CASES: readonly Faulty[] = [
     says: ['140\u00A0ms', '40\u00A0ms'],
   },
   {
+    name: 'a hall that hears the loudspeakers across thirty metres',
+    gives: ['A08'],
+    // As above, held back by 150 ms: 10 ms late at the recorder, and 30 m * 2.9 ms more in the hall. The middle of both is
+    // 53.5 ms late, that of the window 10: 43 whole ms less are held back; 33 ms early and 54 late are within.
+    plan: plan({
+      devices: {
+        cam: 'camera-hand-hdmi 1080p25',
+        mic: 'microphone-radio',
+        main: {
+          model: 'switcher-4-strict',
+          standard: fmt('1080p25'),
+          ports: { sound: { soundDelayMs: 150 } },
+        },
+        cap: 'capture-hdmi',
+        hall: 'projector',
+      },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',
+        m: 'mic.out > main.sound mini-jack-lead 1',
+        b: 'main.out-1 > cap.in hdmi-passive 1',
+        h: 'main.out-2 > hall.in hdmi-passive 5',
+      },
+      wants: { cap: { feed: 'program', sound: true }, hall: { feed: 'program', sound: true, airM: 30 } },
+    }),
+    offers: ['Hold the sound at main back by 107 ms'],
+    says: ['97\u00A0ms after the pictures'],
+  },
+  {
+    name: 'a room that hears the voice itself, and sees it late on the screen',
+    gives: ['A08'],
+    // 140 ms as above and 3 frames of the projector, 120 ms: 260, less 10 m * 2.9 ms of air.
+    plan: plan({
+      devices: { cam: 'camera-hand-hdmi 1080p25', main: 'switcher-4-strict 1080p25', hall: 'projector' },
+      links: {
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',
+        h: 'main.out-1 > hall.in hdmi-passive 5',
+      },
+      wants: { hall: { feed: 'program', silent: true, airM: 10 } },
+    }),
+    offers: ['Show no lips with cam: from afar, or from behind'],
+    says: ['the picture of cam comes 231\u00A0ms after the voice in the room, which crosses 10\u00A0m'],
+  },
+  {
     name: 'sound from the desk ahead of the pictures',
     gives: ['A08'],
     // Camera 2 + switcher 1.5 frames of 40 ms at 25p = 140 ms; the desk takes 1 ms of them; 139 + 10 = 149.

@@ -1,7 +1,7 @@
 import { portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, delayMs } from '#core/chain'
+import { type DeviceNode, type Traced, delayMs, deviceName } from '#core/chain'
 import type { Link, LinkEnd } from '#core/document'
-import { delay, text } from '#core/kernel'
+import { delay, length, text } from '#core/kernel'
 import {
   type CameraPicture,
   Draft,
@@ -15,7 +15,7 @@ import {
 } from '#core/propose'
 import { listWords } from '#core/words'
 import { timesOf } from '../../time/facts'
-import { windowOf } from '../facts'
+import { AIR_MS_PER_M, windowOf } from '../facts'
 
 export const lipSync = rule({
   code: 'A08',
@@ -29,13 +29,32 @@ export const lipSync = rule({
       severity: 'Q',
       says: 'At {stage} the sound comes up to {error} after the pictures of the cameras; {window} allows {limit}.',
     },
+    room: {
+      severity: 'Q',
+      says: 'At {sink} the picture of {camera} comes {error} after the voice in the room, which crosses {air} of air; {window} allows {limit}.',
+    },
     beside: {
       severity: 'Q',
       says: 'At {stage} the sound of {camera} stays open beside {other}, whose picture comes {error} {way} it; {window} allows {limit}.',
     },
   },
-  find: (traced, say) =>
-    [...heardFrom(traced)].flatMap(([stage, wants]) => {
+  find: (traced, say) => [
+    ...inRooms(traced).map(({ want, sink, run, cameras, errorMs, airM }) =>
+      say(
+        'room',
+        { on: 'sink', want, device: sink },
+        {
+          sink: text(deviceName(traced, sink)),
+          camera: text(listWords(cameras.map(id => deviceName(traced, id)))),
+          error: delay(errorMs),
+          air: length(airM),
+          window: text(windowOf(traced).title),
+          limit: delay(windowOf(traced).hi),
+        },
+        run,
+      ),
+    ),
+    ...[...heardFrom(traced)].flatMap(([stage, wants]) => {
       if (!stage) return []
       const window = windowOf(traced)
       const at = { on: 'device', device: stage.id } as const
@@ -78,7 +97,9 @@ export const lipSync = rule({
         ),
       ]
     }),
+  ],
   remedies: (traced, { at, says }) => {
+    if (at.on === 'sink') return unlipped(traced, at.want)
     const stage = at.on === 'device' ? traced.chain.nodes.get(at.device) : undefined
     if (!stage) return []
     const apart = heldPictures(traced, stage)
@@ -105,11 +126,13 @@ export function errorsAt(
       ),
     )
   const sounds = [...(traced.sound.mixes.get(stage.id) ?? [])].filter(([origin]) => isPlugged(traced, origin))
+  // Behind one switcher some hear it at once, and others across a hall.
+  const airs = new Set((heardFrom(traced).get(stage) ?? []).map(([, { airM = 0 }]) => airM * AIR_MS_PER_M))
   const errors = cameraPictures(traced, stage).flatMap(({ camera, ms }) =>
-    sounds.map(
-      ([origin, { typ }]) =>
-        clapped.find(clap => clap.source === camera.id && clap.sound === origin)?.earlyMs ?? ms - typ,
-    ),
+    sounds.flatMap(([origin, { typ }]) => {
+      const clap = clapped.find(({ source, sound }) => source === camera.id && sound === origin)
+      return clap ? [clap.earlyMs] : [...airs].map(air => ms - typ - air)
+    }),
   )
   return errors.length ? { min: Math.min(...errors), max: Math.max(...errors) } : undefined
 }
@@ -255,4 +278,29 @@ function holdPicture(draft: Draft, id: string, link: Link, name: string, boxes: 
     from = { device: box, port: 'out' }
   }
   draft.connect({ from, to: link.to!, cable: draft.lead('coax-rg6'), pieces: [1] })
+}
+
+/** Rooms that hear who speaks by the air alone, and see them later than the window allows. */
+function inRooms(traced: Traced) {
+  const { hi } = windowOf(traced)
+  return Object.entries(traced.plan.wants).flatMap(([want, { sink, silent, airM }]) => {
+    if (!silent || airM === undefined) return []
+    const seen = timesOf(traced).find(({ device, port }) => device === sink && port !== undefined)
+    if (!seen) return []
+    const late = seen.pairs.filter(({ sound, earlyMs }) => seen.sounds[sound]!.origin === sink && earlyMs.typ > hi)
+    const cameras = [...new Set(late.map(({ picture }) => seen.pictures[picture]!.source))]
+    if (cameras.length === 0) return []
+    const errorMs = Math.max(...late.map(({ earlyMs }) => earlyMs.typ))
+    return [{ want, sink, run: runFor(traced, traced.plan.wants[want]!)?.id, cameras, errorMs, airM }]
+  })
+}
+
+/** Nobody sees a picture late in which no lips are seen. */
+function unlipped(traced: Traced, want: string): Proposal[] {
+  const one = inRooms(traced).find(found => found.want === want)
+  if (!one) return []
+  const draft = new Draft(traced.plan)
+  for (const id of one.cameras) draft.set(['devices', id, 'noLips'], true)
+  const names = listWords(one.cameras.map(id => deviceName(traced, id)))
+  return [{ title: `Show no lips with ${names}: from afar, or from behind`.slice(0, 120), edits: draft.edits }]
 }
