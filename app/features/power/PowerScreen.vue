@@ -4,9 +4,10 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { string } from 'yup'
 import { emptyPlan, freshId, setEdit, type Edit } from '#core/document'
 import type { CircuitLoad, Circuits } from '#core/features/power'
-import { figure } from '#core/words'
+import { figure, listWords } from '#core/words'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
+import { useNotices } from '~/shell/notices'
 import ViewTabs from '~/ui/ViewTabs.vue'
 import { ampsSchema, decimal } from '~/ui/typed'
 import { useBoardStore } from '~/board/selection'
@@ -18,6 +19,7 @@ import PoeView from './PoeView.vue'
 /** What each circuit carries, against what its protection holds. */
 const store = usePlanStore()
 const selection = useBoardStore()
+const notices = useNotices()
 const route = useRoute()
 const known = useAnswer('circuits', () => [] as const)
 const plan = computed(() => store.plan ?? emptyPlan(''))
@@ -169,6 +171,19 @@ async function addByPlace(): Promise<void> {
   await store.commit(`A circuit for each of ${edits.length} places`, edits)
 }
 
+/** On circuits that have outlets where it stands. */
+const laid = useAnswer('laid', () => [] as const)
+async function hang(): Promise<void> {
+  const found = laid.value
+  if (!found?.hung) return
+  if (await store.commit(`Hang ${found.hung} by their places`, [...found.edits]))
+    notices.tell(
+      found.left.length
+        ? `${found.hung} hang by their places; ${listWords(found.left.slice(0, 5))}${found.left.length > 5 ? ` and ${found.left.length - 5} more` : ''} found no room.`
+        : `${found.hung} hang by their places.`,
+    )
+}
+
 async function remove(): Promise<void> {
   const id = chosen.value
   const one = id === undefined ? undefined : plan.value.circuits[id]
@@ -233,6 +248,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     ArrowDown: () => choose(circuits.value[Math.min(circuits.value.length - 1, at + 1)]?.id),
     ArrowUp: () => choose(circuits.value[Math.max(0, at - 1)]?.id),
     a: () => void add(),
+    h: () => void hang(),
     r: () => {
       renaming.value = circuit.value !== undefined
     },
@@ -254,7 +270,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           >{{ known.loose.length }} on no circuit,
           {{ watts(known.loose.reduce((sum, one) => sum + (one.watts ?? 0), 0)) }}</span
         >
-        <button v-if="places.length" type="button" class="btn small" @click="addByPlace">
+        <button v-if="laid?.hung" type="button" class="btn small" @click="hang">
+          Hang {{ laid.hung }} by place <span class="key">H</span>
+        </button>
+        <button v-if="places.length && !laid?.hung" type="button" class="btn small" @click="addByPlace">
           A circuit for each place
         </button>
         <button type="button" class="btn small" @click="add">Add a circuit <span class="key">A</span></button>

@@ -2,11 +2,13 @@ import { powered } from '#core/document'
 import type { Checked } from '#core/propose'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
+import { layByPlace } from './lay'
 import { poeOf } from './poe'
 import { swapsOf } from './swaps'
 
 export const QUERIES = {
   poe: ({ traced }: Checked) => poeOf(traced).switches,
+  laid: ({ traced }: Checked) => layByPlace(traced),
   circuits: ({ traced }: Checked) => traced.ask(circuitsFact),
   endurance: ({ traced }: Checked) => ({
     devices: enduranceOf(traced),

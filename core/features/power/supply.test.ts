@@ -1,12 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { lostDevices } from '#core/chain'
-import { type Plan, circuitOf, hangingOn } from '#core/document'
+import { type Plan, applyEdits, circuitOf, hangingOn } from '#core/document'
 import { check } from '#core/features'
 import { lossesOf } from '../continuity/loss'
 import { papersOf } from '#core/asked'
 import { plan } from '../../../testing/plans'
 import { circuitsFact } from './circuits'
+import { layByPlace } from './lay'
 import { rechargeHours, startOf } from './start'
 import { unsupplied } from './supplied'
 
@@ -202,4 +203,35 @@ describe('switching on', () => {
       },
     ])
   })
+})
+
+describe('hanging by place', () => {
+  const laid = (circuits: object) => {
+    const traced = show({ circuits })
+    const { edits, left } = layByPlace(traced)
+    const applied = applyEdits(traced.plan, [...edits])
+    if (!applied.ok) throw new Error(applied.problem.path)
+    const loads = Object.fromEntries(
+      Object.entries(applied.value.plan.circuits).map(([id, one]) => [id, Object.keys(one.loads ?? {}).sort()]),
+    )
+    return { loads, left }
+  }
+  const at = (amps: number, order: number, ...places: string[]) => ({ title: `C${order}`, order, amps, places })
+  it('takes the heaviest first, each to the emptiest circuit that has outlets where it stands', () =>
+    // Screen 90, computer 65, switcher 12 W; the camera lives on its battery. The wall's own circuit takes the screen; the
+    // desk's two are alike, and the switcher goes beside the one that the computer left empty.
+    expect(laid({ a: at(16, 1, 'desk'), b: at(16, 2, 'desk'), c: at(10, 3, 'wall') })).toEqual({
+      loads: { a: ['pc'], b: ['main'], c: ['scr'] },
+      left: [],
+    }))
+  it('leaves what would fill a circuit above what is safe, and what has no outlet at its place', () =>
+    // 65 W at 230 V and 0.6 are 0.47 A, of 0.5 A 94 %; the 12 W of the switcher are 17 %.
+    expect(laid({ a: at(0.5, 1, 'desk'), c: at(16, 2, 'foyer') })).toEqual({
+      loads: { a: ['main'], c: [] },
+      left: ['scr', 'pc'],
+    }))
+  it('keeps what hangs, and is nothing where all does', () =>
+    expect(
+      layByPlace(show({ circuits: { a: { ...at(16, 1, 'desk', 'wall'), loads: on('pc', 'main', 'scr', 'cam') } } })),
+    ).toEqual({ edits: [], hung: 0, left: [] }))
 })
