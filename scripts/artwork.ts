@@ -17,6 +17,7 @@ const SHOWN: Readonly<Record<string, readonly string[]>> = {
   'kiln-night': ['potter'],
   'kiln-night-draft': ['potter'],
   'bookshop-reading': ['title', 'reader'],
+  'bookshop-reading-draft': ['title', 'reader', 'notice', 'credits'],
 }
 const TITLES: Readonly<Record<string, string>> = {
   scores: 'Score strip with a soft shadow',
@@ -24,6 +25,8 @@ const TITLES: Readonly<Record<string, string>> = {
   potter: 'Caption with two lines',
   title: 'Title over the whole width',
   reader: 'Caption with one line',
+  notice: 'Black words on a light plate',
+  credits: 'Small words in the corner',
 }
 
 const font = readFileSync(
@@ -35,8 +38,7 @@ html, body { margin: 0; background: transparent } svg { display: block }</style>
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
 const made = new Map<string, ReturnType<typeof graphicEntry>>()
-rmSync('demo/pictures', { recursive: true, force: true })
-mkdirSync('demo/pictures', { recursive: true })
+const files = new Map<string, Uint8Array>()
 try {
   const view = await browser.newPage({ viewport: { width: WIDTH, height: HEIGHT }, deviceScaleFactor: FINER })
   for (const name of readdirSync('demo/artwork').sort()) {
@@ -61,7 +63,7 @@ try {
         data.set(part.data.subarray(row * part.width * 4, (row + 1) * part.width * 4), ((y + row) * WIDTH + x) * 4)
     const png = writePng({ width: WIDTH, height: HEIGHT, data, opaque: false })
     const file = createHash('sha256').update(png).digest('hex')
-    writeFileSync(`demo/pictures/${file}.png`, png)
+    files.set(file, png)
     const graphic = readPng(png)
     const lines = id === 'marks' ? [] : wordLines(graphic)
     const words = Object.fromEntries(
@@ -84,6 +86,11 @@ try {
 } finally {
   await browser.close()
 }
+
+// What was there goes once all is drawn.
+rmSync('demo/pictures', { recursive: true, force: true })
+mkdirSync('demo/pictures', { recursive: true })
+for (const [file, png] of files) writeFileSync(`demo/pictures/${file}.png`, png)
 
 for (const [show, names] of Object.entries(SHOWN)) {
   const path = `demo/${show}.json`

@@ -7,6 +7,7 @@ import { COMMANDS as continuity } from '../features/continuity/commands'
 import { COMMANDS as inside } from '../features/inside/commands'
 import { COMMANDS as why } from '../features/why/commands'
 import { COMMANDS as switcher } from '../features/switcher/commands'
+import { COMMANDS as power } from '../features/power/commands'
 import { COMMANDS as time } from '../features/time/commands'
 import { COMMANDS as media } from '../features/media/commands'
 import { COMMANDS as line } from '../features/line/commands'
@@ -24,6 +25,7 @@ export const COMMANDS = [
   ...inside,
   ...why,
   ...switcher,
+  ...power,
   ...time,
   ...media,
   ...line,

@@ -278,6 +278,8 @@ export interface Mix {
   readonly stills: number
   /** Frames that a still takes to load. */
   readonly stillFrames: number
+  /** A still loses its key in the store: it is laid over as a whole, or cut out by its brightness. */
+  readonly plainStills?: true
   readonly clips: number
   readonly colours: number
   readonly macros: number

@@ -265,6 +265,7 @@ describe('remedies keep their word', () => {
     ...FAULTY.map(({ name, plan: faulty }): [string, Plan] => [name, faulty]),
     ['Kiln Night draft', demo('kiln-night-draft')],
     ['Harbour Robotics Cup draft', demo('harbour-robotics-cup-draft')],
+    ['Bookshop Reading draft', demo('bookshop-reading-draft')],
   ]
   it.each(plans)('%s', (_, faulty) => {
     const checked = check(faulty)
@@ -377,6 +378,44 @@ describe('Harbour Robotics Cup', () => {
     }
     expect(check(plan).verdict).toMatchObject({ arrive: 21, wanted: 21, H: 0, D: 0, R: 0, Q: 0 })
     expect(used(plan)).toBe(used(demo('harbour-robotics-cup')))
+  })
+})
+
+describe('Bookshop Reading', () => {
+  const mended: [finding: string, remedy: string][] = [
+    ['P04:circuit/back', 'Plug Projector in the room into Back room, window'],
+    ['P07:strip/far', 'Plug Strip, far end of the table into an outlet of Back room, left wall'],
+    ['O06:medium/host-disk', 'One of 128\u00A0GB in the place of Disk of the mixing computer'],
+    ['O08:medium/host-disk', 'Format Disk of the mixing computer as exFAT before the show; all on it is erased'],
+    ['O09:uplink/shop', 'Send 79\u00A0% of the video over Line of the shop'],
+    ['P01:device/mic', "Bring 4 of Cells, reader's microphone"],
+    ['A08:device/host', 'Hold the sound at Mixing computer back by 143 ms'],
+    ['A11:device/guest-screen', 'Send it without the sound of Call in 3'],
+    ['K04:overlay/notice', 'Lay Books at the door over as solid as its file says'],
+    ['K13:overlay/credits', 'Move Credits into the safe part'],
+    ['K13:overlay/credits+small', 'Give up Credits'],
+  ]
+  it('has in its draft what runs out, a keyer of each kind that fails, and a guest who hears themselves', () =>
+    expect(
+      check(demo('bookshop-reading-draft'))
+        .findings.map(({ key }) => key)
+        .sort(),
+    ).toEqual(mended.map(([key]) => key).sort()))
+  it('is clean when each is mended by a remedy that is offered', () => {
+    let plan = demo('bookshop-reading-draft')
+    for (const [key, title] of mended) {
+      const checked = check(plan)
+      const remedies = remediesOf(
+        checked,
+        checked.findings.find(finding => finding.key === key)!,
+      )
+      const remedy = remedies.find(offer => offer.title === title)
+      expect(remedy, `${key}: ${remedies.map(offer => offer.title).join('; ')}`).toBeDefined()
+      const applied = applyEdits(plan, remedy!.edits)
+      if (!applied.ok) throw new Error(applied.problem.path)
+      plan = applied.value.plan
+    }
+    expect(check(plan).verdict).toEqual<Verdict>({ arrive: 8, wanted: 8, H: 0, D: 0, R: 0, Q: 0, N: 0 })
   })
 })
 

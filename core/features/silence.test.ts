@@ -88,6 +88,8 @@ describe('any legal plan', () => {
       fc.property(wildPlans(), plan => {
         const checked = check(plan)
         for (const finding of checked.findings) expect(say(finding)).not.toMatch(/undefined|NaN|\{/)
+        const keys = checked.findings.map(({ key }) => key)
+        expect(new Set(keys).size, shown(plan, keys.join('\n'))).toBe(keys.length)
         const silent = unexplained(checked)
         expect(silent, shown(plan, silent.join('\n'))).toEqual([])
       }),

@@ -71,8 +71,10 @@ export function engineOf<P extends object, V extends View<P>, E>(parts: Parts<P,
   unique(measures, ({ id }) => id)
   const facts = rules.map(rule => [rule, fact<V, readonly Found[]>(`rule ${rule.code}`, rule.find)] as const)
 
-  const keyOf = (code: string, at: Anchor): string =>
-    `${code}:${anchors.get(at.on)!.key(at)}${at.segment ? `@${at.segment}` : ''}`
+  const keyOf = (code: string, { at, says }: Pick<Found, 'at' | 'says'>): string => {
+    const apart = byCode.get(code)!.messages[says]?.apart ? `+${says}` : ''
+    return `${code}:${anchors.get(at.on)!.key(at)}${apart}${at.segment ? `@${at.segment}` : ''}`
+  }
 
   function findIn(view: V, rule: Rule<V, E>, find: Fact<V, readonly Found[]>): Finding[] {
     const segment = view.scoped('segment')
@@ -98,7 +100,7 @@ export function engineOf<P extends object, V extends View<P>, E>(parts: Parts<P,
     return [...merged.values()]
   }
 
-  const named = (code: string, found: Found): Finding => ({ id: code, key: keyOf(code, found.at), ...found })
+  const named = (code: string, found: Found): Finding => ({ id: code, key: keyOf(code, found), ...found })
 
   function withAcceptance(view: V, finding: Finding): Finding {
     if (!isAcceptable(finding)) return finding

@@ -29,7 +29,10 @@ export interface Found {
 export interface Finding extends Found {
   /** The rule's code, e.g. "F02". */
   readonly id: string
-  /** Stable name: rule and place, with `@segment` where it was asked of one segment: `F02:link/wide-to-main/to`. */
+  /**
+   * Stable name, once in a check: rule and place, with `+message` of those that may stand beside others there, and
+   * `@segment` where it was asked of one segment: `F02:link/wide-to-main/to`.
+   */
   readonly key: string
   /** The segments in which it holds, where it is one that depends on them. */
   readonly segments?: readonly string[]

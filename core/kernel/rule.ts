@@ -15,6 +15,8 @@ export interface Proposal<E> {
 export interface Message {
   readonly severity: Severity
   readonly says: string
+  /** May be found beside another message of its rule at the same place: its key ends with its name. */
+  readonly apart?: true
 }
 
 export type Messages = Readonly<Record<string, Message>>

@@ -139,8 +139,15 @@ export const MIXES: Readonly<Record<string, Row>> = {
     surfaces: [full, tablet],
     records: 1,
   },
-  'switcher-8-level-a': { ...MEDIUM, press: 'preview', during: 'finishes' },
-  'switcher-4-quad': { ...MEDIUM, stills: 4, stillFrames: 25, bootS: 40, press: 'preview', keepsPreview: true },
+  'switcher-8-level-a': { ...MEDIUM, plainStills: true, press: 'preview', during: 'finishes' },
+  'switcher-4-quad': {
+    ...MEDIUM,
+    stills: 4,
+    stillFrames: 25,
+    bootS: 40,
+    press: 'preview',
+    keepsPreview: true,
+  },
   'switcher-6-2160': { ...MEDIUM, press: 'preview', bootS: 30 },
   'switcher-20-mixed': { ...LARGE, buses: 2, stills: 60, clips: 4, bootS: 60, surfaces: [computer, tablet, pad] },
   'switcher-2-field': {

@@ -119,6 +119,7 @@ const mix = object(
     }),
     stills: whole(0, 1000),
     stillFrames: whole(0, 10_000),
+    plainStills: { const: true },
     clips: whole(0, 1000),
     colours: whole(0, 64),
     macros: whole(0, 10_000),

@@ -1,5 +1,6 @@
 import { cutWords } from '#core/catalog'
 import type { Traced } from '#core/chain'
+import type { Overlay } from '#core/document'
 import { Draft, type Proposal, connectTo, freeInputs } from '#core/propose'
 import type { Setting } from '#core/picture'
 import { pairsOf } from './facts'
@@ -19,15 +20,26 @@ export function findIt(traced: Traced, judged: Judged): Proposal[] {
   return best ? [setTo(traced, judged, best)] : []
 }
 
-/** Fill and key in the place of one picture on black, where the source has both and a keyer takes them. */
-export function byPair(traced: Traced, { id, graphic, laid: { overlay, node } }: Judged): Proposal[] {
-  if (!node || graphic.opaque || !node.model.mix?.keyers.some(({ kinds }) => kinds.includes('linear'))) return []
-  const pair = pairsOf(traced).find(one => one.node.id === overlay.fill)
-  if (!pair) return []
-  const draft = new Draft(traced.plan)
+/** Cut out by a key signal, which stands untouched. */
+function byKeySignal(draft: Draft, id: string, overlay: Overlay): void {
   draft.set(['overlays', id, 'kind'], 'linear')
   for (const field of ['key', 'clip', 'gain', 'invert', 'premultiplied'] as const)
     if (overlay[field] !== undefined) draft.set(['overlays', id, field])
+}
+
+/** Fill and key in the place of one picture on black, where the source has both and a keyer takes them. */
+export function byPair(traced: Traced, { id, graphic, laid: { overlay, node } }: Judged): Proposal[] {
+  if (!node || graphic.opaque || !node.model.mix?.keyers.some(({ kinds }) => kinds.includes('linear'))) return []
+  if (overlay.fill === node.id) {
+    if (node.model.mix.plainStills) return []
+    const draft = new Draft(traced.plan)
+    byKeySignal(draft, id, overlay)
+    return [{ title: `Lay ${overlay.title} over as solid as its file says`.slice(0, 120), edits: draft.edits }]
+  }
+  const pair = pairsOf(traced).find(one => one.node.id === overlay.fill)
+  if (!pair) return []
+  const draft = new Draft(traced.plan)
+  byKeySignal(draft, id, overlay)
   const title = `Key ${overlay.title} by the key signal of ${pair.node.device.name}`
   const end = pair.runs.key?.end
   if (end?.device === node.id) return [{ title: title.slice(0, 120), edits: draft.edits }]

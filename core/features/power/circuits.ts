@@ -141,7 +141,11 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
         unknown,
       }
     })
-  const onMains = Object.keys(devices).filter(id => models[devices[id]!.model]!.supply === 'mains')
+  // Whoever is far away draws nothing here.
+  const onMains = Object.keys(devices).filter(id => {
+    const { supply, watts } = models[devices[id]!.model]!
+    return supply === 'mains' && watts !== 0
+  })
   return {
     mains,
     circuits: list,

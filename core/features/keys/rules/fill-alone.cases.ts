@@ -90,6 +90,22 @@ export const CASES: readonly Faulty[] = [
     says: ['Names is cut out by a key signal'],
   },
   {
+    name: 'a still by its key in a switcher that keeps stills without',
+    gives: ['K01'],
+    plan: worked({
+      devices: { pc: 'player-fill-key 1080p50', main: 'switcher-8-level-a 1080p50', scr: 'screen-sdi' },
+      links: {
+        a: 'pc.fill > main.in-1 coax-rg6 2',
+        k: 'pc.key > main.in-2 coax-rg6 2',
+        s: 'main.out-1 > scr.in coax-rg6 5',
+      },
+      wants: { scr: 'program' },
+      overlays: { title: { title: 'Title', order: 1, kind: 'linear', fill: 'main' } },
+    }),
+    offers: ['Cut Title out by its brightness'],
+    says: ['main keeps its stills without theirs'],
+  },
+  {
     name: 'an overlay of a source that is gone',
     gives: ['K01'],
     plan: worked({

@@ -1,3 +1,4 @@
+import { mixOf } from '#core/catalog'
 import { type Socket, type Traced, deviceName, endName } from '#core/chain'
 import { own } from '#core/document'
 import { type Finding, text } from '#core/kernel'
@@ -25,6 +26,10 @@ export const fillAlone = rule({
       severity: 'D',
       says: '{overlay} is to show {source} over the pictures of {switcher}, and no cable brings it there.',
     },
+    plain: {
+      severity: 'D',
+      says: '{overlay} is cut out by a key signal, and {switcher} keeps its stills without theirs: the whole picture would lie over the other.',
+    },
     keyless: {
       severity: 'D',
       says: '{overlay} is cut out by a key signal, and {source} has none that comes to {switcher}.',
@@ -33,7 +38,13 @@ export const fillAlone = rule({
   find: (traced, say) => [
     ...missing(traced).map(({ id, overlay, node }) =>
       say(
-        !own(traced.plan.devices, overlay.fill) ? 'gone' : reaches(traced, { node, overlay }) ? 'keyless' : 'unreached',
+        isPlain({ node, overlay })
+          ? 'plain'
+          : !own(traced.plan.devices, overlay.fill)
+            ? 'gone'
+            : reaches(traced, { node, overlay })
+              ? 'keyless'
+              : 'unreached',
         { on: 'overlay', overlay: id },
         {
           overlay: text(overlay.title),
@@ -111,13 +122,18 @@ const together = (traced: Traced, { runs }: Pair): Proposal[] =>
     }))
   })
 
+/** A still of the switcher itself, of which it keeps no key. */
+const isPlain = ({ node, overlay }: Pick<Laid, 'node' | 'overlay'>): boolean =>
+  overlay.kind === 'linear' && makesGraphics(node!, overlay.fill) && mixOf(node!.model)?.plainStills === true
+
 const reaches = (traced: Traced, { node, overlay }: Pick<Laid, 'node' | 'overlay'>): boolean =>
   fillInput(traced, node!, overlay.fill, overlay.output) !== undefined
 
 /** Overlays whose picture, or whose key, does not come to the switcher that is to lay them over. */
 const missing = (traced: Traced): Laid[] =>
   allLaid(traced).filter(({ overlay, node }) => {
-    if (!node || makesGraphics(node, overlay.fill)) return false
+    if (!node) return false
+    if (makesGraphics(node, overlay.fill)) return isPlain({ node, overlay })
     if (!own(traced.plan.devices, overlay.fill)) return true
     // A source of the plan that no cable leaves is told as that.
     if (!reaches(traced, { node, overlay })) return traced.runs.some(({ origin }) => origin?.device === overlay.fill)
@@ -146,7 +162,7 @@ function overlayRemedies(traced: Traced, { at, says }: Finding): Proposal[] {
     const where = input === undefined ? '' : endName(traced, { device: node.id, port: input })
     if (input !== undefined) offers.push({ title: `Take what comes to ${where}`.slice(0, 120), edits: draft.edits })
   }
-  if (says === 'keyless') {
+  if (says === 'keyless' || says === 'plain') {
     const draft = new Draft(traced.plan)
     draft.set(['overlays', id, 'kind'], 'luma')
     draft.set(['overlays', id, 'key'])

@@ -21,6 +21,13 @@ export const CASES: readonly Faulty[] = [
     says: ['outside of the middle 90\u00A0%'],
   },
   {
+    name: 'small words at the edge, which are told apart',
+    gives: ['K13', 'K13'],
+    plan: onBlackPage(caption(2, 60, 3)),
+    offers: ['Move Names into the safe part'],
+    says: ['outside of the middle 90\u00A0%'],
+  },
+  {
     name: 'letters of three lines',
     gives: ['K13'],
     // 3 of 90 is 3.3 %.

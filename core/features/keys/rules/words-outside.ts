@@ -16,6 +16,7 @@ export const wordsOutside = rule({
     },
     small: {
       severity: 'Q',
+      apart: true,
       says: 'The letters of {overlay} are {height} of the picture high: below 4\u00A0% they are not read on a phone.',
     },
   },

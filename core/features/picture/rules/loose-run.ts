@@ -50,7 +50,11 @@ export const looseRun = rule({
       severity: 'D',
       says: '{output} is pointed at {input}, which gets only what comes from there: no picture enters the ring.',
     },
-    noSource: { severity: 'D', says: '{device} has no picture at any input, so the cable to {to} carries nothing.' },
+    noSource: {
+      severity: 'D',
+      apart: true,
+      says: '{device} has no picture at any input, so the cable to {to} carries nothing.',
+    },
   },
   find: (traced, say) => {
     const loose = stoppedBy(traced, 'loose').map(({ wire, stop }) =>
