@@ -1,6 +1,6 @@
 import type { Plan } from '#core/document'
 import { CLEAR, kept, patches } from './graphics'
-import { byPair, onBlackPage } from './overlaid'
+import { byPair, drawing, onBlackPage } from './overlaid'
 import { fmt, plan, worked } from './plans'
 
 /** White letters of 10 % of the picture's height on a blue plate, in the lower part; 160 x 90 pixels. */
@@ -858,6 +858,7 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
     },
     wants: { hall: 'program', rec: 'program' },
   }),
+  'somebody who draws over the program: pen, computer, switcher and display in one loop': drawing({}),
   'a recorder and player in one that only records, an input for each camera': plan({
     devices: {
       pc: 'computer 1080p50',

@@ -1,4 +1,4 @@
-import type { GraphicEntry, Overlay } from '../core/document'
+import type { Box, GraphicEntry, Overlay } from '../core/document'
 import { fmt, worked } from './plans'
 
 /** A camera, a guest and a page on black at one switcher: the overlay shows a graphic. */
@@ -46,3 +46,51 @@ export const byPair = (graphic: GraphicEntry, overlay: Partial<Overlay> = {}) =>
     graphics: { art: graphic },
     overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'gfx', graphic: 'art', ...overlay } },
   })
+
+/** Somebody draws on `pad` over the program: the pen leads to `pc`, whose marks lie over everything. */
+export const drawing = ({
+  links = {},
+  drawnOn = 'pad',
+  format = '1080p59.94',
+  box,
+  aspect,
+}: {
+  readonly links?: Readonly<Record<string, string | undefined>>
+  readonly drawnOn?: string
+  readonly format?: string
+  readonly box?: Box
+  readonly aspect?: '16:10'
+}) => {
+  const all: Record<string, string | undefined> = {
+    marks: `pc.${aspect ? 'hdmi' : 'hdmi-1'} > main.in-1 hdmi-passive 2`,
+    slides: 'slides.hdmi-1 > main.in-2 hdmi-passive 2',
+    show: 'main.out-2 > pad.in hdmi-passive 2',
+    hall: 'main.out-1 > scr.in hdmi-passive 5',
+    pen: 'pad.pen > pc.pen control-usb 2',
+    ...links,
+  }
+  return worked({
+    devices: {
+      pc: aspect
+        ? {
+            model: 'laptop-office',
+            limitsOff: true as const,
+            ports: { hdmi: { format: fmt(format), range: 'narrow' } },
+          }
+        : { model: 'computer', ports: { 'hdmi-1': { format: fmt(format) } } },
+      slides: { model: 'computer', ports: { 'hdmi-1': { format: fmt(format) }, 'hdmi-2': { format: fmt('1080p60') } } },
+      main: {
+        model: 'switcher-4-strict',
+        standard: fmt(format),
+        ...(aspect ? { ports: { 'in-1': { fit: 'box' } } } : {}),
+      },
+      pad: 'display-drawing-large',
+      scr: 'screen',
+    },
+    links: Object.fromEntries(Object.entries(all).filter((one): one is [string, string] => one[1] !== undefined)),
+    wants: { scr: 'program' },
+    overlays: {
+      marks: { title: 'Marks', order: 1, kind: 'luma', fill: 'pc', drawnOn, ...(box ? { box } : {}) },
+    },
+  })
+}

@@ -389,7 +389,7 @@ const ROWS: Record<string, LeadModel> = {
     short: 'USB',
     carries: 'control',
     ends: ['usb-a', 'usb-b'],
-    oneWay: true,
+    oneWay: false,
     joins: false,
     reach: { kind: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 5, faultM: 5 }] },
     stock: pieces([
@@ -406,7 +406,7 @@ const ROWS: Record<string, LeadModel> = {
     short: 'USB active',
     carries: 'control',
     ends: ['usb-a', 'usb-b'],
-    oneWay: true,
+    oneWay: false,
     joins: false,
     reach: { kind: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 20, faultM: 20 }] },
     stock: pieces([

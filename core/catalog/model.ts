@@ -122,6 +122,8 @@ export interface Port {
   readonly nominalDbu?: readonly number[]
   /** Sound outputs that do not bring one sound to both sides: the left one alone, or another voice at each. Absent, as channels. */
   readonly sides?: 'left' | 'apart'
+  /** What is drawn on the device's own screen leaves here. */
+  readonly pen?: true
   /** Network sockets, IEEE 802.3: the class (1 to 8) that a device asks for, or the highest that a switch gives there. */
   readonly poe?: { readonly takes: number } | { readonly gives: number }
   /** Samples a second of the sound that leaves, or that an input takes, the factory one first; absent, 48 000. */

@@ -112,6 +112,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   K16: 'D',
   K17: 'H',
   K18: 'Q',
+  K19: 'DRQ',
   N09: 'R',
   N10: 'D',
   // Dead, where its picture never comes to what lights the lamp.

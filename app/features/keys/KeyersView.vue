@@ -4,6 +4,7 @@ import { number } from 'yup'
 import { carriesPicture, portsOf } from '#core/catalog'
 import { type Box, type Edit, type Overlay, emptyPlan, setEdit } from '#core/document'
 import type { KeyerPlan, OverlayRow, Overlays, Place } from '#core/features/keys'
+import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
 
@@ -37,6 +38,23 @@ const outputs = computed(() => {
   const device = plan.value.devices[props.row.overlay.fill]
   const model = device && plan.value.models[device.model]
   return model ? portsOf(model, 'out').filter(([id, port]) => carriesPicture(port) && id !== 'key') : []
+})
+/** Displays with a pen, and tablets, which show and make their marks themselves; a plain screen takes none. */
+const screens = computed(() =>
+  Object.entries(plan.value.devices)
+    .filter(([, { model }]) => {
+      const row = plan.value.models[model]!
+      return row.kind === 'tablet' || Object.values(row.ports).some(({ pen }) => pen)
+    })
+    .map(([device, { name }]) => ({ device, name })),
+)
+/** The loop from the pen to its mark, in a sentence. */
+const loop = computed(() => {
+  const found = props.all.loops.find(({ overlay }) => overlay === props.row.id)
+  if (!found) return ''
+  if (found.ms === undefined) return 'The loop from the pen to its mark is not closed.'
+  const px = found.offPx > 1 ? `up to ${figure(found.offPx, 0)} pixels beside the pen` : 'under the pen'
+  return `A mark is there ${figure(found.ms, 0)}\u00A0ms after the pen, ${px}.`
 })
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const set = (field: keyof Overlay, value: unknown, words: string): void =>
@@ -193,6 +211,33 @@ function inSegment(id: string): void {
           <option v-for="one in all.sources" :key="one.device" :value="one.device">{{ one.name }}</option>
         </select></label
       >
+      <label v-if="screens.length || row.overlay.drawnOn !== undefined"
+        ><span>Drawn on</span>
+        <select
+          class="pick"
+          :value="row.overlay.drawnOn ?? ''"
+          @change="
+            event =>
+              set(
+                'drawnOn',
+                valueIn(event),
+                valueIn(event)
+                  ? `${row.overlay.title} drawn on ${plan.devices[valueIn(event)]?.name}`
+                  : `Nobody draws ${row.overlay.title}`,
+              )
+          "
+        >
+          <option value="">nobody draws it</option>
+          <option v-for="one in screens" :key="one.device" :value="one.device">{{ one.name }}</option>
+          <option
+            v-if="row.overlay.drawnOn !== undefined && !screens.some(({ device }) => device === row.overlay.drawnOn)"
+            :value="row.overlay.drawnOn"
+          >
+            {{ row.overlay.drawnOn }}, gone
+          </option>
+        </select></label
+      >
+      <p v-if="loop" class="small quiet loop">{{ loop }}</p>
       <label
         ><span>Lies over</span>
         <select

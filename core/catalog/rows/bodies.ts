@@ -141,6 +141,7 @@ const TYPICAL: Readonly<Record<string, Body>> = {
   'projector-2160': [6800, 32, 560],
   'wall-processor': [5200, 18, 95],
   'display-drawing': [2400, 10, 24],
+  'display-drawing-large': [5200, 22, 40],
   'capture-sdi': [200, 0.5, 8],
   'capture-720': [50, 0.1, 3],
   'capture-2160': [300, 0.8, 9],

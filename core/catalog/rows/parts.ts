@@ -248,6 +248,17 @@ export const scalerMakes = [
 ]
 export const scalerTakes = [ALL_1080P, ALL_1080I, ALL_720P, set(576, 'i', '25/1'), set(480, 'i', R30)]
 
+/** Where a computer takes a pen. */
+export const penSocket = (): Record<string, Port> => ({ pen: usbControl('in', 'USB (pen, keys)', 'usb-a') })
+
+export const withPen = (model: Model): Model => ({ ...model, ports: { ...model.ports, ...penSocket() } })
+
+/** A screen with a pen, whose marks a computer makes. */
+export const drawnOn = (model: Model): Model => ({
+  ...model,
+  ports: { ...model.ports, pen: { ...usbControl('out', 'USB (pen)', 'usb-b'), pen: true } },
+})
+
 /** A recorder or screen with an output that hands on what enters. */
 export function looping(kind: Kind, title: string, input: Port, loop: Port, watts: number, minor: number): Model {
   return {

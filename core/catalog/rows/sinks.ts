@@ -13,6 +13,7 @@ import {
   frames,
   hdmi,
   heard,
+  drawnOn,
   looping,
   unrenewed,
   ms,
@@ -228,17 +229,28 @@ export const SINKS: Record<string, Model> = {
     60,
     310000,
   ),
-  'display-drawing': sink(
-    'screen',
-    'Drawing display, mini HDMI, asks for 1080p60',
-    hdmi('in', 'HDMI in', 165, {
-      connector: 'hdmi-c',
-      takes: [set(1080, 'p', R60, '60/1', '50/1')],
-      prefers: { raster: '1920x1080', scan: 'p', rate: '60/1' },
-      delay: frames(1, 1, 2),
-    }),
-    15,
-    38000,
+  'display-drawing': drawnOn(
+    sink(
+      'screen',
+      'Drawing display, mini HDMI, asks for 1080p60',
+      hdmi('in', 'HDMI in', 165, {
+        connector: 'hdmi-c',
+        takes: [set(1080, 'p', R60, '60/1', '50/1')],
+        prefers: { raster: '1920x1080', scan: 'p', rate: '60/1' },
+        delay: frames(1, 1, 2),
+      }),
+      15,
+      38000,
+    ),
+  ),
+  'display-drawing-large': drawnOn(
+    sink(
+      'screen',
+      'Drawing display, HDMI, any format up to 1080p60',
+      hdmi('in', 'HDMI in', 340, { takes: SCREEN_TAKES, delay: frames(1, 1, 2) }),
+      28,
+      95000,
+    ),
   ),
   'capture-sdi': {
     ...sink(

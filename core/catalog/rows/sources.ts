@@ -22,6 +22,8 @@ import {
   source,
   VIDEO_422,
   networkPicture,
+  penSocket,
+  withPen,
   usbControl,
 } from './parts'
 
@@ -131,22 +133,25 @@ export const SOURCES: Record<string, Model> = {
     priceMinor: 90000,
     delay: frames(1, 1.5, 2),
     paths: [],
-    ports: Object.fromEntries(
-      [1, 2].map(n => [
-        `hdmi-${n}`,
-        hdmi('out', `HDMI ${n}`, 340, {
-          number: n,
-          ...heard,
-          soundHz: [...SOUND_HZ],
-          coding: RGB_8,
-          makes: [
-            set(1080, 'p', '60/1', R60, '50/1', '30/1', R30, '25/1', '24/1'),
-            set(720, 'p', '60/1', R60, '50/1'),
-            set(2160, 'p', '30/1', R30, '25/1'),
-          ],
-        }),
-      ]),
-    ),
+    ports: {
+      ...penSocket(),
+      ...Object.fromEntries(
+        [1, 2].map(n => [
+          `hdmi-${n}`,
+          hdmi('out', `HDMI ${n}`, 340, {
+            number: n,
+            ...heard,
+            soundHz: [...SOUND_HZ],
+            coding: RGB_8,
+            makes: [
+              set(1080, 'p', '60/1', R60, '50/1', '30/1', R30, '25/1', '24/1'),
+              set(720, 'p', '60/1', R60, '50/1'),
+              set(2160, 'p', '30/1', R30, '25/1'),
+            ],
+          }),
+        ]),
+      ),
+    },
   },
   'camera-ptz': {
     title: 'Pan-tilt-zoom camera, SDI and HDMI at once',
@@ -216,6 +221,7 @@ export const SOURCES: Record<string, Model> = {
     delay: frames(1, 1.5, 2),
     paths: [],
     ports: {
+      ...penSocket(),
       hdmi: hdmi('out', 'HDMI out', 340, {
         ...heard,
         coding: RGB_8,
@@ -467,21 +473,23 @@ export const SOURCES: Record<string, Model> = {
     frames(1, 2, 3),
     { limits: [{ what: 'sleep', minutes: 10, settable: true }] },
   ),
-  'laptop-office': source(
-    'computer',
-    'Office laptop, 16:10 screen sent as it is, full range until set',
-    hdmi('out', 'HDMI out', 340, {
-      ...heard,
-      coding: RGB_8,
-      aspects: ['16:10', '16:9'],
-      ranges: ['full', 'narrow'],
-      makes: [set(1080, 'p', '60/1', R60, '50/1', '30/1')],
-    }),
-    40,
-    'mains',
-    70000,
-    frames(1, 1.5, 2),
-    { limits: [{ what: 'sleep', minutes: 15, settable: true }] },
+  'laptop-office': withPen(
+    source(
+      'computer',
+      'Office laptop, 16:10 screen sent as it is, full range until set',
+      hdmi('out', 'HDMI out', 340, {
+        ...heard,
+        coding: RGB_8,
+        aspects: ['16:10', '16:9'],
+        ranges: ['full', 'narrow'],
+        makes: [set(1080, 'p', '60/1', R60, '50/1', '30/1')],
+      }),
+      40,
+      'mains',
+      70000,
+      frames(1, 1.5, 2),
+      { limits: [{ what: 'sleep', minutes: 15, settable: true }] },
+    ),
   ),
   'computer-usbc': source(
     'computer',

@@ -49,6 +49,7 @@ export const port = object(['title', 'dir', 'carries', 'connector'], {
   phantom: oneOf(['needs', 'harmed', 'switched']),
   nominalDbu: listOf(number(-60, 30), 4, 1),
   sides: oneOf(['left', 'apart']),
+  pen: said,
   poe: object([], { takes: whole(1, 8), gives: whole(1, 8) }, { minProperties: 1, maxProperties: 1 }),
   soundHz: listOf(oneOf(SOUND_HZ), SOUND_HZ.length, 1),
   levels: listOf(oneOf(LEVELS), 2, 1),

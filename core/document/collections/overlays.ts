@@ -13,6 +13,8 @@ export interface Overlay {
   readonly output?: string
   /** The source of the key signal of a linear key; absent, the fill's own second output. */
   readonly key?: string
+  /** The display on whose screen its marks are drawn by pen; absent, nobody draws. It may be gone. */
+  readonly drawnOn?: string
   /** Where it lies, in shares of the picture; absent, over all of it. */
   readonly box?: Box
   /** The switcher over whose pictures it lies; absent, over everything: at the last one. */
@@ -94,6 +96,7 @@ export const overlays = collection<Overlay>({
     fill: ref('slug'),
     output: ref('slug'),
     key: ref('slug'),
+    drawnOn: ref('slug'),
     box: object(['x', 'y', 'w', 'h'], { x: number(0, 1), y: number(0, 1), w: number(0.01, 1), h: number(0.01, 1) }),
     over: ref('slug'),
     segments: listOf(ref('slug'), 1000),

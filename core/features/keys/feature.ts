@@ -13,6 +13,7 @@ import { keyersShort } from './rules/keyers-short'
 import { linkHeld } from './rules/link-held'
 import { overlayUnder } from './rules/overlay-under'
 import { pairApart } from './rules/pair-apart'
+import { penLoop } from './rules/pen-loop'
 import { twoContents } from './rules/two-contents'
 import { wordsCovered } from './rules/words-covered'
 import { wordsOutside } from './rules/words-outside'
@@ -39,5 +40,6 @@ export const keys = feature({
     linkHeld,
     twoContents,
     wordsCovered,
+    penLoop,
   ],
 })

@@ -5,6 +5,7 @@ import { type Misread, type Scene, scenesOf } from '#core/picture'
 import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, taken } from '#core/run'
 import { judgedAt, settable } from './judged'
 import { allLaid, keyersOf } from './laid'
+import { penLoops } from './pen'
 
 /** An overlay as its screen shows it. */
 export interface OverlayRow {
@@ -35,6 +36,8 @@ export interface Overlays {
   }[]
   readonly segments: readonly { readonly id: string; readonly title: string }[]
   readonly sources: readonly { readonly device: string; readonly name: string }[]
+  /** What is drawn by pen: from the pen to its mark, ms, absent where the loop is open; and how far beside it, pixels. */
+  readonly loops: readonly { readonly overlay: string; readonly ms: number | undefined; readonly offPx: number }[]
 }
 
 const KIND_WORDS = {
@@ -72,6 +75,11 @@ export function overlaysOf(traced: Traced): Overlays {
           words: `${place === 'before' ? 'in the mix' : 'over the mix'}; ${kinds.map(kind => KIND_WORDS[kind]).join(', ')}`,
         })),
       })),
+    loops: penLoops(traced).map(({ laid, maker, leads, loopMs, offPx }) => ({
+      overlay: laid.id,
+      ms: leads === maker.id ? loopMs : undefined,
+      offPx,
+    })),
     segments: segmentsOf(plan).map(([id, { title }]) => ({ id, title })),
     sources: [...chain.nodes.values()]
       .filter(node => node.model.role === 'source' || makesGraphics(node, node.id))

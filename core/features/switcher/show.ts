@@ -57,6 +57,9 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
           `${overlay.title}: ${KIND_WORDS[overlay.kind]}`,
           ...(titles.length ? [`in ${listWords(titles)}`] : []),
           ...(inputs.length ? [`from ${listWords(inputs)}`] : []),
+          ...(overlay.drawnOn === undefined
+            ? []
+            : [`drawn on ${own(plan.devices, overlay.drawnOn)?.name ?? overlay.drawnOn}`]),
           ...(overlay.box ? [boxWords(overlay.box)] : []),
           ...keyerWords(node, overlay),
           ...(graphic ? [`showing ${graphic.title}${overlay.sends ? `, sent ${FILL_WORDS[overlay.sends]}` : ''}`] : []),

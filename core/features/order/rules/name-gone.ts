@@ -141,13 +141,22 @@ function elsewhere(traced: Traced, id: string): Proposal[] {
 }
 
 const inOverlays = ({ plan }: Traced): Gone[] =>
-  Object.entries(plan.overlays).flatMap(([id, { title, graphic, over }]): Gone[] => {
+  Object.entries(plan.overlays).flatMap(([id, { title, graphic, over, drawnOn }]): Gone[] => {
     const at = { on: 'overlay', overlay: id } as const
-    const gone = (field: 'graphic' | 'over', name: string | undefined, there: object, word: string): Gone[] =>
+    const gone = (
+      field: 'graphic' | 'over' | 'drawnOn',
+      name: string | undefined,
+      there: object,
+      word: string,
+    ): Gone[] =>
       name !== undefined && !own(there as Record<string, unknown>, name)
         ? [{ at, who: title, what: `the ${word} ${name}`, mend: draft => draft.set(['overlays', id, field]) }]
         : []
-    return [...gone('graphic', graphic, plan.graphics, 'picture'), ...gone('over', over, plan.devices, 'switcher')]
+    return [
+      ...gone('graphic', graphic, plan.graphics, 'picture'),
+      ...gone('over', over, plan.devices, 'switcher'),
+      ...gone('drawnOn', drawnOn, plan.devices, 'display'),
+    ]
   })
 
 const inClips = ({ plan }: Traced): Gone[] =>
