@@ -59,7 +59,16 @@ export {
 } from './offers'
 export { followInputs } from './follow'
 export { isRadio, swapRadio } from './radio'
-export { type Effect, type Remedy, effectOf, plainEffect, remediesOf, touchesPinned, tryEdits } from './remedy'
+export {
+  type Effect,
+  type Remedy,
+  effectOf,
+  plainEffect,
+  remediesOf,
+  touchesPinned,
+  tryEdits,
+  type Tried,
+} from './remedy'
 export { after, removeRun } from './removal'
 export { type Checked, type CommandContext, type Proposal, type Rule, feature, rule } from './rule'
 export { type Beginning, type Candidate, type Limits, portKey, searcher, startKey, waysBetween } from './search'

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { number } from 'yup'
-import { carriesPicture, portsOf } from '#core/catalog'
+import { CATALOGUE_CURRENCY, carriesPicture, portsOf } from '#core/catalog'
 import { type Box, type Edit, type Overlay, emptyPlan, setEdit } from '#core/document'
-import type { KeyerPlan, OverlayRow, Overlays, Place } from '#core/features/keys'
-import { figure } from '#core/words'
+import { type KeyerPlan, type OverlayRow, type Overlays, type Place, SCHOOLS, type School } from '#core/features/keys'
+import { figure, moneyText } from '#core/words'
+import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
 
@@ -39,6 +40,14 @@ const outputs = computed(() => {
   const model = device && plan.value.models[device.model]
   return model ? portsOf(model, 'out').filter(([id, port]) => carriesPicture(port) && id !== 'key') : []
 })
+/** The ways in which its graphic can be laid over, each tried on a copy. */
+const schools = useAnswer('schools', () => [props.row.id] as const)
+const currency = computed(() => plan.value.brief.currency ?? CATALOGUE_CURRENCY)
+const share = (value: number | undefined): string =>
+  value === undefined ? 'not judged' : value === 0 ? 'nothing' : `${figure(value * 100)}\u00A0%`
+const take = (school: School): void =>
+  void store.commit(`${props.row.overlay.title}: ${SCHOOLS[school.id]}`.slice(0, 120), [...school.edits!])
+
 /** Displays with a pen, and tablets, which show and make their marks themselves; a plain screen takes none. */
 const screens = computed(() =>
   Object.entries(plan.value.devices)
@@ -153,6 +162,46 @@ function inSegment(id: string): void {
         </tbody>
       </table>
     </div>
+    <table v-if="schools?.length" class="schools">
+      <caption>
+        Ways to lay this graphic over, the best first
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Way</th>
+          <th scope="col" class="figures">is lost</th>
+          <th scope="col" class="figures">of its words</th>
+          <th scope="col" class="figures">inputs</th>
+          <th scope="col" class="figures">keyers</th>
+          <th scope="col" class="figures">boxes</th>
+          <th scope="col" class="figures">costs more</th>
+          <th scope="col"><span class="unseen">Use it</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="school in schools" :key="school.id" :class="{ now: school.now }">
+          <th scope="row">
+            {{ SCHOOLS[school.id] }}
+            <span v-if="school.adds.length" class="small words told"
+              >brings {{ [...new Set(school.adds.map(key => key.split(':')[0]))].join(', ') }}</span
+            >
+          </th>
+          <td v-if="school.why" colspan="7" class="quiet">cannot be: {{ school.why }}</td>
+          <template v-else>
+            <td class="figures">{{ share(school.lost) }}</td>
+            <td class="figures">{{ share(school.wordsLost) }}</td>
+            <td class="figures">{{ school.inputs || 'none' }}</td>
+            <td class="figures">{{ school.keyers }}</td>
+            <td class="figures">{{ school.boxes || 'none' }}</td>
+            <td class="figures">{{ school.minor > 0 ? moneyText(school.minor, currency) : 'nothing' }}</td>
+            <td>
+              <span v-if="school.now" class="strong">as now</span>
+              <button v-else type="button" class="btn small" @click="take(school)">Use it</button>
+            </td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
   </section>
   <aside :aria-label="`Settings of ${row.overlay.title}`">
     <h2>{{ row.overlay.title }}</h2>
@@ -331,6 +380,27 @@ tbody tr {
 td {
   padding: 4px 8px 4px 0;
   vertical-align: top;
+}
+.schools {
+  margin-top: 22px;
+}
+.schools caption {
+  text-align: left;
+  font-weight: 650;
+  padding-bottom: 2px;
+}
+.schools thead th {
+  font-weight: 400;
+  font-size: 13px;
+  color: var(--quiet);
+}
+.schools thead th.figures,
+.schools td.figures {
+  text-align: right;
+  white-space: nowrap;
+}
+.schools tr.now th {
+  font-weight: 650;
 }
 .placed {
   display: block;
