@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useResizeObserver } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js-basic-dist-min'
 import { useLook } from '~/shell/look'
@@ -39,7 +40,12 @@ async function draw(): Promise<void> {
   }
 }
 onMounted(draw)
-watch([() => props.about, () => look.theme], draw)
+watch([() => props.about, () => look.theme], draw, { flush: 'post' })
+// Another answer may have more lines, and so another height.
+useResizeObserver(place, async () => {
+  const target = place.value
+  if (target?.classList.contains('js-plotly-plot')) (await load()).Plots.resize(target)
+})
 onBeforeUnmount(async () => {
   const target = place.value
   if (target) (await load().catch(() => undefined))?.purge(target)

@@ -169,12 +169,12 @@ function inSegment(id: string): void {
       <thead>
         <tr>
           <th scope="col">Way</th>
-          <th scope="col" class="figures">is lost</th>
-          <th scope="col" class="figures">of its words</th>
-          <th scope="col" class="figures">inputs</th>
-          <th scope="col" class="figures">keyers</th>
-          <th scope="col" class="figures">boxes</th>
-          <th scope="col" class="figures">costs more</th>
+          <th scope="col" class="right">Lost</th>
+          <th scope="col" class="right">Words lost</th>
+          <th scope="col" class="right">Inputs</th>
+          <th scope="col" class="right">Keyers</th>
+          <th scope="col" class="right">Boxes</th>
+          <th scope="col" class="right">Costs more</th>
           <th scope="col"><span class="unseen">Use it</span></th>
         </tr>
       </thead>
@@ -394,7 +394,7 @@ td {
   font-size: 13px;
   color: var(--quiet);
 }
-.schools thead th.figures,
+.schools .right,
 .schools td.figures {
   text-align: right;
   white-space: nowrap;

@@ -606,4 +606,19 @@ aside p {
     overflow: visible;
   }
 }
+.air {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin: 4px 0 0;
+}
+.air label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.air :deep(input) {
+  width: 64px;
+}
 </style>

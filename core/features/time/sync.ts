@@ -152,14 +152,16 @@ function sinkTime(
   const audible = port === undefined || (own(node.model.ports, port)?.sound ?? 0) > 0
   const want = Object.values(traced.plan.wants).find(({ sink, airM }) => sink === node.id && airM !== undefined)
   const air = port === undefined ? [] : crossing(node.id, want?.airM)
-  const sounds = audible
-    ? heard
-        .map((way): SyncSound => ({ ...through(way, air), name: named(way.origin) }))
-        .filter(way => isEverOpen(traced, way))
-        .sort((a, b) => Number(b.plugged) - Number(a.plugged) || (a.origin < b.origin ? -1 : 1))
-    : []
-  // Who speaks in the room is heard there by the air alone.
-  if (want?.silent) sounds.push({ ...through(UNAIDED, air), origin: node.id, name: 'The voice in the room' })
+  // Where nothing is let out of the loudspeakers, who speaks in the room is heard there by the air alone.
+  const aloud =
+    want?.silent === true
+      ? [{ ...through(UNAIDED, air), origin: node.id, name: 'The room itself' }]
+      : audible
+        ? heard.map((way): SyncSound => ({ ...through(way, air), name: named(way.origin) }))
+        : []
+  const sounds = aloud
+    .filter(way => isEverOpen(traced, way))
+    .sort((a, b) => Number(b.plugged) - Number(a.plugged) || (a.origin < b.origin ? -1 : 1))
   const pairs = pairsOf(traced, node.id, pictures, sounds)
   const stepMs = standard && frameMs(standard.rate)
   return {

@@ -244,7 +244,7 @@ describe('the air of a hall', () => {
     )
   it('is 2.9 ms a metre, beside the voice in a room that hears nothing else', () => {
     const [hall] = timesOf(room({ silent: true, airM: 20 }))
-    expect(hall!.sounds.map(({ name, total }) => [name, total.typ])).toEqual([['The voice in the room', 58]])
+    expect(hall!.sounds.map(({ name, total }) => [name, total.typ])).toEqual([['The room itself', 58]])
     // Camera 2, switcher 1.5 and projector 3 frames of 40 ms, 260 ms.
     expect(hall!.pairs.map(({ earlyMs, within }) => [earlyMs.typ, within])).toEqual([[260 - 58, false]])
     expect(timesOf(room({ silent: true }))[0]!.sounds).toEqual([])
