@@ -40,7 +40,7 @@ describe('an edit that a fact does not read leaves it standing', () => {
       new Set([
         ...['heard in each moment', 'rule A01', 'rule A02', 'rule A03', 'rule A05', 'rule A10', 'rule A11', 'rule A15'],
         ...['microphones behind shut pictures'],
-        ...['moments', 'rule O02', 'rule O14', 'rule K07', 'rule K09', 'rule K14', 'rule K15', 'rule K16'],
+        ...['moments', 'rule O02', 'rule O14', 'rule K01', 'rule K07', 'rule K09', 'rule K14', 'rule K15', 'rule K16'],
         ...['rule N13', 'rule N16', 'rule R03', 'rule R06', 'rule R07', 'rule R08', 'rule R09', 'rule R10'],
       ]),
     )

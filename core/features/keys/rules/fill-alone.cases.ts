@@ -1,5 +1,27 @@
+import type { Plan } from '#core/document'
 import { type Faulty, STAGE } from '../../../../testing/cases'
 import { worked } from '../../../../testing/plans'
+
+/** Two stills of a switcher in one look, and a store for so many. */
+const lit = (stills: number): Plan => {
+  const written = worked({
+    devices: { pc: 'computer 1080p59.94', main: 'switcher-8-hdmi 1080p59.94', scr: 'screen' },
+    links: { a: 'pc.hdmi-1 > main.in-1 hdmi-passive 2', s: 'main.out-1 > scr.in hdmi-passive 2' },
+    wants: { scr: 'program' },
+    overlays: {
+      logo: { title: 'Logo', order: 1, kind: 'luma', fill: 'main' },
+      name: { title: 'Name', order: 2, kind: 'luma', fill: 'main' },
+    },
+    looks: { both: { title: 'Both', order: 1, program: { main: 'in-1' }, keys: { main: { 1: 'logo', 2: 'name' } } } },
+    segments: { talk: { title: 'Talk', order: 1, opens: 'both' } },
+  })
+  return {
+    ...written,
+    models: Object.fromEntries(
+      Object.entries(written.models).map(([id, row]) => [id, row.mix ? { ...row, mix: { ...row.mix, stills } } : row]),
+    ),
+  }
+}
 
 export const CASES: readonly Faulty[] = [
   {
@@ -104,6 +126,13 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Cut Title out by its brightness'],
     says: ['main keeps its stills without theirs'],
+  },
+  {
+    name: 'two stills lit at once in a switcher that holds one',
+    gives: ['K01'],
+    plan: lit(1),
+    offers: ['Leave Name out of Both', 'Give up Name'],
+    says: ['Name is a still of main, lit in Both beside Logo', 'holds one still'],
   },
   {
     name: 'an overlay of a source that is gone',

@@ -3,7 +3,8 @@ import { type Socket, type Traced, deviceName, endName } from '#core/chain'
 import { own } from '#core/document'
 import { type Finding, text } from '#core/kernel'
 import { Draft, type Proposal, connectTo, freeInputs, freeSockets, moveInput, rule } from '#core/propose'
-import { fillInput, makesGraphics } from '#core/run'
+import { fillInput, makesGraphics, momentsOf, ownStills, storeCount } from '#core/run'
+import { listWords } from '#core/words'
 import { PARTS, type Pair, type Part, pairsOf } from '../facts'
 import { type Laid, allLaid } from '../laid'
 import { without } from '../offers'
@@ -30,6 +31,11 @@ export const fillAlone = rule({
       severity: 'D',
       says: '{overlay} is cut out by a key signal, and {switcher} keeps its stills without theirs: the whole picture would lie over the other.',
     },
+    unstored: {
+      severity: 'D',
+      apart: true,
+      says: '{overlay} is a still of {switcher}, lit in {moment} beside {others}, and {switcher} holds {count}: its store has another.',
+    },
     keyless: {
       severity: 'D',
       says: '{overlay} is cut out by a key signal, and {source} has none that comes to {switcher}.',
@@ -50,6 +56,19 @@ export const fillAlone = rule({
           overlay: text(overlay.title),
           source: text(own(traced.plan.devices, overlay.fill)?.name ?? overlay.fill),
           switcher: text(node!.device.name),
+        },
+      ),
+    ),
+    ...unstored(traced).map(({ id, device, moment, others, count }) =>
+      say(
+        'unstored',
+        { on: 'overlay', overlay: id },
+        {
+          overlay: text(traced.plan.overlays[id]!.title),
+          switcher: text(deviceName(traced, device)),
+          moment: text(moment),
+          others: text(listWords(others.map(other => traced.plan.overlays[other]!.title))),
+          count: text(count === 1 ? 'one still' : `${count} stills`),
         },
       ),
     ),
@@ -122,6 +141,51 @@ const together = (traced: Traced, { runs }: Pair): Proposal[] =>
     }))
   })
 
+const titleOf = ({ plan }: Traced, { look, cue, segment }: ReturnType<typeof momentsOf>[number]): string =>
+  own(plan.looks, look ?? '')?.title ??
+  own(plan.cues, cue ?? '')?.title ??
+  own(plan.segments, segment ?? '')?.title ??
+  'the show'
+
+/** The look without it. */
+function leftOut(traced: Traced, id: string): Proposal[] {
+  const one = unstored(traced).find(found => found.id === id)
+  const keys = one?.look === undefined ? undefined : own(traced.plan.looks[one.look]!.keys, one.device)
+  const draft = new Draft(traced.plan)
+  for (const [number, there] of Object.entries(keys ?? {}))
+    if (there === id) draft.set(['looks', one!.look!, 'keys', one!.device, number])
+  const title = `Leave ${traced.plan.overlays[id]!.title} out of ${one?.moment ?? ''}`
+  return draft.edits.length ? [{ title: title.slice(0, 120), edits: draft.edits }] : []
+}
+
+/** Stills of a switcher that are lit at one moment with more others than it holds; each once. */
+function unstored(traced: Traced) {
+  const found = new Map<
+    string,
+    { id: string; device: string; moment: string; look: string | undefined; others: string[]; count: number }
+  >()
+  for (const moment of momentsOf(traced))
+    for (const [device, { keys }] of Object.entries(moment.state.mixers)) {
+      const node = traced.chain.nodes.get(device)
+      const mine = new Set(node ? ownStills(traced, device) : [])
+      const lit = [...new Set(Object.values(keys))].filter(id => mine.has(id))
+      const count = node ? storeCount(node) : 0
+      if (count === 0 || lit.length <= count) continue
+      const order = [...mine].filter(id => lit.includes(id))
+      for (const id of order.slice(count))
+        if (!found.has(id))
+          found.set(id, {
+            id,
+            device,
+            moment: titleOf(traced, moment),
+            look: moment.look,
+            others: order.slice(0, count),
+            count,
+          })
+    }
+  return [...found.values()]
+}
+
 /** A still of the switcher itself, of which it keeps no key. */
 const isPlain = ({ node, overlay }: Pick<Laid, 'node' | 'overlay'>): boolean =>
   overlay.kind === 'linear' && makesGraphics(node!, overlay.fill) && mixOf(node!.model)?.plainStills === true
@@ -149,7 +213,7 @@ function overlayRemedies(traced: Traced, { at, says }: Finding): Proposal[] {
   const source = laid && traced.chain.nodes.get(laid.overlay.fill)
   if (!laid?.node) return []
   const { node, id, overlay } = laid
-  const offers: Proposal[] = []
+  const offers: Proposal[] = says === 'unstored' ? leftOut(traced, id) : []
   if (says === 'unreached' && source) {
     const inputs = freeInputs(traced, node.id).filter(input => input.node.id === node.id)
     for (const out of freeSockets(traced, source, 'out'))
