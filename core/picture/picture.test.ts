@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { keyed, luma, matteTable, mixed } from './key'
 import { type Colour, type Pixels, at, plain } from './pixels'
-import { boxed, scaled, wiped } from './place'
+import { type Part, boxed, masked, scaled, wiped } from './place'
 import { drawn, frameIn } from './scene'
 import { seen } from './seen'
 
@@ -91,6 +91,21 @@ describe('places', () => {
     // From 1.25 to 5.25: pixel 1 covered 0.75, pixels 2 to 4 whole, pixel 5 a quarter.
     expect([0, 1, 2, 3, 4, 5, 6].map(x => at(out, x, 0)[0])).toEqual([0, 120, 160, 160, 160, 40, 0])
   })
+  it('let a picture through inside a part alone, pixel by the centre', () => {
+    const [white, black] = [plain(8, 4, [255, 255, 255]), plain(8, 4)]
+    const rows = (part: Part, shape?: 'ellipse') => {
+      const { data } = masked(black, white, part, shape)
+      return Array.from({ length: 4 }, (_, y) =>
+        Array.from({ length: 8 }, (_, x) => (data[(y * 8 + x) * 4] ? '#' : '.')).join(''),
+      )
+    }
+    // Columns whose centres 0.5 .. 7.5 lie from 2 to under 5.5, rows from 1 to under 3: a centre on the far edge is out.
+    expect(rows({ x: 0.25, y: 0.25, w: 0.4375, h: 0.5 })).toEqual(['........', '..###...', '..###...', '........'])
+    expect(rows({ x: 0, y: 0, w: 1, h: 1 })).toEqual(Array(4).fill('########'))
+    // Half axes 4 and 2: at a row's centre 1.5 or 0.5 off the middle it is 4 sqrt(7/16) = 2.65 or 4 sqrt(15/16) = 3.87 wide.
+    expect(rows({ x: 0, y: 0, w: 1, h: 1 }, 'ellipse')).toEqual(['.######.', '########', '########', '.######.'])
+    expect(masked(black, white, { x: 0.5, y: 0.5, w: 0.01, h: 0.01 }).data).toEqual(black.data)
+  })
   it('wipe from the left', () => {
     const out = wiped(plain(4, 1), plain(4, 1, grey(200)), 0.5)
     // d = 0.125, 0.375, 0.625, 0.875, w = 0.25; (0.5 * 1.25 - d) / 0.25 = 2, 1, 0, -1.
@@ -145,6 +160,17 @@ describe('test pictures', () => {
     expect(
       at(draw([layer('a'), layer('b', { as: 'key', kind: 'luma', cut: { clip: 0.04, gain: 0.96 } })]), 8, 4),
     ).toEqual([220, 220, 220])
+    const half = { x: 0.5, y: 0, w: 0.5, h: 1 }
+    const hard = { as: 'key', kind: 'luma', cut: { clip: 0.04, gain: 0.96 } }
+    const sides = (more: object, on = 'b') => {
+      const drawnNow = draw([layer('a'), layer(on, more)])
+      return [at(drawnNow, 3, 4)[0], at(drawnNow, 12, 4)[0]]
+    }
+    expect(sides({ ...hard, mask: half })).toEqual([40, 220])
+    expect(sides({ as: 'key', kind: 'pattern', box: half }, 'c')).toEqual([40, 200])
+    expect(sides({ as: 'key', kind: 'box', box: { x: 0, y: 0, w: 1, h: 1 }, mask: half }, 'c')).toEqual([40, 200])
+    // Turned round, what is bright is clear; beside its box there is nothing that could be solid.
+    expect(sides({ ...hard, cut: { ...hard.cut, invert: true }, box: half })).toEqual([40, 40])
     expect(
       at(
         seen({ of: 'black' }, () => plain(1, 1), 4, 4),

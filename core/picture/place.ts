@@ -107,3 +107,28 @@ export function wiped(old: Pixels, next: Pixels, share: number): Pixels {
   }
   return { ...old, data }
 }
+
+/**
+ * A picture laid over another of its size inside a part of the frame alone: a pixel whose centre lies in it is of the one
+ * above, every other of the one below. An ellipse is the largest in that part.
+ */
+export function masked(under: Pixels, above: Pixels, part: Part, shape: 'rectangle' | 'ellipse' = 'rectangle'): Pixels {
+  const { width, height } = under
+  const data = under.data.slice()
+  const [left, right] = [part.x * width, (part.x + part.w) * width]
+  const first = Math.max(0, Math.ceil(part.y * height - 0.5))
+  const end = Math.min(height, Math.ceil((part.y + part.h) * height - 0.5))
+  for (let y = first; y < end; y++) {
+    // Half the width of the ellipse at this row's centre, as a share of the whole half.
+    const off = (y + 0.5 - (part.y + part.h / 2) * height) / ((part.h / 2) * height)
+    const half = shape === 'ellipse' ? Math.sqrt(Math.max(0, 1 - off * off)) : 1
+    const [middle, reach] = [(left + right) / 2, ((right - left) / 2) * half]
+    const from = Math.max(0, Math.ceil(middle - reach - 0.5))
+    const to = Math.min(width, Math.ceil(middle + reach - 0.5))
+    if (to > from) {
+      const row = y * width
+      data.set(above.data.subarray((row + from) * 4, (row + to) * 4), (row + from) * 4)
+    }
+  }
+  return { ...under, data }
+}

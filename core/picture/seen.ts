@@ -1,9 +1,9 @@
 import type { Cut } from '#core/document'
-import type { Picture, Tile } from '#core/run'
+import type { Layer, Picture, Tile } from '#core/run'
 import { chromaKeyed, keyed, matteTable, mixed } from './key'
 import { write } from './letters'
 import { type Pixels, plain, rect } from './pixels'
-import { type Part, boxed, scaled, wiped } from './place'
+import { type Part, boxed, masked, scaled, wiped } from './place'
 
 /** Gives the picture of a source in a size; called once for each that is seen. */
 export type Sources = (picture: Extract<Picture, { of: 'source' }>, width: number, height: number) => Pixels
@@ -18,38 +18,19 @@ export function seen(picture: Picture, sources: Sources, width: number, height: 
   if (picture.of === 'source') return sources(picture, width, height)
   if (picture.of === 'mix')
     return (
-      picture.layers.reduce<Pixels | undefined>(
-        (under, { picture: inner, as, kind, box, key, share = 1, wipe, cut = PLAIN, screen }) => {
-          if (as !== 'key') {
-            const next = seen(inner, sources, width, height)
-            if (share === 1) return next
-            const old = under ?? plain(width, height)
-            return wipe ? wiped(old, next, share) : mixed(old, next, share)
-          }
-          const back = under ?? plain(width, height)
-          if (inner.of === 'none' || share === 0) return back
-          if (kind === 'box' || kind === 'pattern') {
-            const part = box ?? CORNER
-            const w = Math.max(1, Math.round(part.w * width))
-            const h = Math.max(1, Math.round(part.h * height))
-            const laid = boxed(back, seen(inner, sources, w, h), part)
-            return share === 1 ? laid : mixed(back, laid, share)
-          }
-          const fill = placed(seen(asCaption(inner), sources, width, height), box)
-          if (screen) return chromaKeyed(back, fill, screen, share)
-          return keyed(
-            back,
-            fill,
-            {
-              table: matteTable(cut.clip, cut.gain, cut.invert),
-              ...(kind === 'linear' && key ? { key: placed(seen(asCaption(key), sources, width, height), box) } : {}),
-              ...(cut.premultiplied ? { premultiplied: true } : {}),
-            },
-            share,
-          )
-        },
-        undefined,
-      ) ?? plain(width, height)
+      picture.layers.reduce<Pixels | undefined>((under, layer) => {
+        const { picture: inner, as, share = 1, wipe } = layer
+        if (as !== 'key') {
+          const next = seen(inner, sources, width, height)
+          if (share === 1) return next
+          const old = under ?? plain(width, height)
+          return wipe ? wiped(old, next, share) : mixed(old, next, share)
+        }
+        const back = under ?? plain(width, height)
+        if (inner.of === 'none' || share === 0) return back
+        const laid = laidOver(back, layer, sources)
+        return layer.mask ? masked(back, laid, layer.mask) : laid
+      }, undefined) ?? plain(width, height)
     )
   if (picture.of === 'tiles') return tiled(picture.tiles, sources, width, height)
   if (picture.of === 'none')
@@ -59,6 +40,38 @@ export function seen(picture: Picture, sources: Sources, width: number, height: 
     return seen(picture.picture, still, width, height)
   }
   return plain(width, height)
+}
+
+/** One key over what lies below it. */
+function laidOver(back: Pixels, layer: Layer, sources: Sources): Pixels {
+  const { picture, kind, box, shape, key, share = 1, cut = PLAIN, screen } = layer
+  const { width, height } = back
+  if (kind === 'box') {
+    const part = box ?? CORNER
+    const w = Math.max(1, Math.round(part.w * width))
+    const h = Math.max(1, Math.round(part.h * height))
+    const laid = boxed(back, seen(picture, sources, w, h), part)
+    return share === 1 ? laid : mixed(back, laid, share)
+  }
+  // A shape cuts its part out of the whole picture, as large as that is.
+  if (kind === 'pattern') {
+    const laid = masked(back, seen(picture, sources, width, height), box ?? CORNER, shape)
+    return share === 1 ? laid : mixed(back, laid, share)
+  }
+  const fill = placed(seen(asCaption(picture), sources, width, height), box)
+  if (screen) return chromaKeyed(back, fill, screen, share)
+  const laid = keyed(
+    back,
+    fill,
+    {
+      table: matteTable(cut.clip, cut.gain, cut.invert),
+      ...(kind === 'linear' && key ? { key: placed(seen(asCaption(key), sources, width, height), box) } : {}),
+      ...(cut.premultiplied ? { premultiplied: true } : {}),
+    },
+    share,
+  )
+  // Beside its box there is no key, also where it is turned round.
+  return box && cut.invert ? masked(back, laid, box) : laid
 }
 
 /** What is made to be keyed is drawn as that, where nobody has said what the source shows. */

@@ -148,6 +148,8 @@ function keyLayers(
               ? {}
               : { share: mix!.shares![number]!, ...(mix?.going?.includes(number) ? { going: true as const } : {}) }),
             ...(overlay.box ? { box: overlay.box } : {}),
+            ...(overlay.mask ? { mask: overlay.mask } : {}),
+            ...(overlay.kind === 'pattern' && overlay.shape ? { shape: overlay.shape } : {}),
             ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
             ...(overlay.kind === 'luma' || overlay.kind === 'linear' ? { cut: cutOf(overlay) } : {}),
             ...(overlay.kind === 'chroma' ? { screen: screenOf(overlay) } : {}),

@@ -1,5 +1,5 @@
 import type { Feed, KeyKind } from '#core/catalog'
-import type { Box, Content, Cut, screenOf } from '#core/document'
+import type { Box, Content, Cut, Overlay, screenOf } from '#core/document'
 
 /** One of the plan's clips in a player: not yet at its first picture, under way, or past its end. */
 export interface ClipShown {
@@ -57,6 +57,9 @@ export interface Layer {
   readonly overlay?: string
   readonly kind?: KeyKind
   readonly box?: Box
+  /** What is let through of a key, and the shape by which it is cut. */
+  readonly mask?: Box
+  readonly shape?: Overlay['shape']
   /** The key signal of a linear key, where it comes with one. */
   readonly key?: Picture
   /** How the keyer is set: keys by brightness and by a key signal. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { number } from 'yup'
 import { CATALOGUE_CURRENCY, carriesPicture, portsOf } from '#core/catalog'
-import { type Box, type Edit, type Overlay, emptyPlan, setEdit } from '#core/document'
+import { type Box, type Edit, type Overlay, SHAPES, emptyPlan, setEdit } from '#core/document'
 import { type KeyerPlan, type OverlayRow, type Overlays, type Place, SCHOOLS, type School } from '#core/features/keys'
 import { figure, moneyText } from '#core/words'
 import { useAnswer } from '~/plan/answer'
@@ -106,6 +106,16 @@ const CORNER: Box = { x: 0.68, y: 0.06, w: 0.27, h: 0.27 }
 function toggleBox(): void {
   const { box } = props.row.overlay
   set('box', box ? undefined : CORNER, box ? 'Over the whole picture' : 'In a box')
+}
+function maskSide(which: keyof Box, text: string): void {
+  const mask = props.row.overlay.mask ?? WHOLE
+  set('mask', within({ ...mask, [which]: decimal(text) / 100 }), `Mask of ${props.row.overlay.title}: ${text} %`)
+}
+/** The lower third is what is let through of most. */
+const LOWER: Box = { x: 0, y: 0.6, w: 1, h: 0.4 }
+function toggleMask(): void {
+  const { mask, title: name } = props.row.overlay
+  set('mask', mask ? undefined : LOWER, mask ? `No mask on ${name}` : `A mask on ${name}`)
 }
 function inSegment(id: string): void {
   const { overlay } = props.row
@@ -321,6 +331,39 @@ function inSegment(id: string): void {
             needs="a share"
             :aria-label="`${words}, %`"
             @done="text => side(which, text)"
+        /></label>
+      </div>
+      <label v-if="row.overlay.kind === 'pattern'"
+        ><span>Its shape</span>
+        <select
+          class="pick"
+          :value="row.overlay.shape ?? 'rectangle'"
+          @change="
+            event =>
+              set(
+                'shape',
+                valueIn(event) === 'rectangle' ? '' : valueIn(event),
+                `${row.overlay.title}: ${valueIn(event)}`,
+              )
+          "
+        >
+          <option v-for="shape in SHAPES" :key="shape" :value="shape">{{ shape }}</option>
+        </select></label
+      >
+      <label class="check"
+        ><input type="checkbox" :checked="row.overlay.mask !== undefined" @change="toggleMask" /> a mask lets through a
+        part</label
+      >
+      <div v-if="row.overlay.mask" class="sides">
+        <label v-for="[which, words] in SIDES" :key="which"
+          ><span class="small quiet">{{ words }}, %</span>
+          <TypedField
+            inputmode="decimal"
+            :value="percent(row.overlay.mask[which])"
+            :schema="shareSchema"
+            needs="a share"
+            :aria-label="`Mask: ${words}, %`"
+            @done="text => maskSide(which, text)"
         /></label>
       </div>
     </div>

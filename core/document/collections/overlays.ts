@@ -17,6 +17,10 @@ export interface Overlay {
   readonly drawnOn?: string
   /** Where it lies, in shares of the picture; absent, over all of it. */
   readonly box?: Box
+  /** What a mask lets through of it, in shares of the picture; absent, all. */
+  readonly mask?: Box
+  /** Of a key by shape: which; absent, a rectangle. */
+  readonly shape?: (typeof SHAPES)[number]
   /** The switcher over whose pictures it lies; absent, over everything: at the last one. */
   readonly over?: string
   /** The segments in which it is used; absent, all. */
@@ -37,6 +41,9 @@ export interface Overlay {
   readonly edge?: number
   readonly spill?: number
 }
+
+/** What a key by shape cuts out: all of its box, or the largest ellipse in it. */
+export const SHAPES = ['rectangle', 'ellipse'] as const
 
 /** A fill with its colours as they are, or weighted by how solid they are. */
 export const FILLS = ['straight', 'premultiplied'] as const
@@ -81,6 +88,8 @@ export interface Box {
   readonly h: number
 }
 
+const PART = object(['x', 'y', 'w', 'h'], { x: number(0, 1), y: number(0, 1), w: number(0.01, 1), h: number(0.01, 1) })
+
 /** What a look says of a key that is off; no overlay has this name. */
 export const OFF = 'off'
 
@@ -97,7 +106,9 @@ export const overlays = collection<Overlay>({
     output: ref('slug'),
     key: ref('slug'),
     drawnOn: ref('slug'),
-    box: object(['x', 'y', 'w', 'h'], { x: number(0, 1), y: number(0, 1), w: number(0.01, 1), h: number(0.01, 1) }),
+    box: PART,
+    mask: PART,
+    shape: oneOf(SHAPES),
     over: ref('slug'),
     segments: listOf(ref('slug'), 1000),
     graphic: ref('slug'),
@@ -112,11 +123,12 @@ export const overlays = collection<Overlay>({
     spill: number(0, 1),
   }),
   misfit: (entries, at) => {
-    for (const [id, { box }] of Object.entries(entries)) {
+    for (const [id, { box, mask }] of Object.entries(entries)) {
       if (id === OFF)
         return misfit(`${at}/${id}`, `key ${show(id)}`, `any id but ${show(OFF)}, which says that a key is off`)
-      if (box && (box.x + box.w > 1.000_001 || box.y + box.h > 1.000_001))
-        return misfit(`${at}/${id}/box`, show(box), 'a box within the picture: x + w and y + h at most 1')
+      for (const [field, part] of Object.entries({ box, mask }))
+        if (part && (part.x + part.w > 1.000_001 || part.y + part.h > 1.000_001))
+          return misfit(`${at}/${id}/${field}`, show(part), 'a box within the picture: x + w and y + h at most 1')
     }
     return undefined
   },

@@ -113,6 +113,7 @@ function* lookFlips(plan: Plan): Generator<[string, Plan]> {
       spill: [0.3],
     }))
       for (const value of values) yield* set('overlays', overlay, field).to(value)
+    for (const mask of [undefined, { x: 0.1, y: 0.1, w: 0.3, h: 0.3 }]) yield* set('overlays', overlay, 'mask').to(mask)
     for (const box of [undefined, { x: 0.1, y: 0.1, w: 0.3, h: 0.3 }]) yield* set('overlays', overlay, 'box').to(box)
   }
 }

@@ -61,6 +61,8 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
             ? []
             : [`drawn on ${own(plan.devices, overlay.drawnOn)?.name ?? overlay.drawnOn}`]),
           ...(overlay.box ? [boxWords(overlay.box)] : []),
+          ...(overlay.kind === 'pattern' ? [overlay.shape ?? 'rectangle'] : []),
+          ...(overlay.mask ? [`let through ${boxWords(overlay.mask)}`] : []),
           ...keyerWords(node, overlay),
           ...(graphic ? [`showing ${graphic.title}${overlay.sends ? `, sent ${FILL_WORDS[overlay.sends]}` : ''}`] : []),
         ].join(', '),

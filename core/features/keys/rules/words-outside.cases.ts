@@ -28,6 +28,14 @@ export const CASES: readonly Faulty[] = [
     says: ['outside of the middle 90\u00A0%'],
   },
   {
+    name: 'a mask that ends within the words',
+    gives: ['K13'],
+    // The plate stands from 20 to 80 of 160, and the mask lets through the left half of it.
+    plan: onBlackPage(caption(20, 50, 9), { mask: { x: 0.1, y: 0.5, w: 0.2, h: 0.3 } }),
+    offers: ['Let the words of Names through its mask', 'Take the mask off Names'],
+    says: ['Words of Names stand outside of its mask'],
+  },
+  {
     name: 'letters of three lines',
     gives: ['K13'],
     // 3 of 90 is 3.3 %.

@@ -14,6 +14,11 @@ export const wordsOutside = rule({
       severity: 'Q',
       says: 'Words of {overlay} stand outside of the middle 90\u00A0% of the picture: a screen may cut them off.',
     },
+    masked: {
+      severity: 'Q',
+      apart: true,
+      says: 'Words of {overlay} stand outside of its mask: they are cut away.',
+    },
     small: {
       severity: 'Q',
       apart: true,
@@ -27,6 +32,7 @@ export const wordsOutside = rule({
       const least = leastLetters(judged)
       return [
         ...(isOutside(judged) ? [say('outside', at, { overlay })] : []),
+        ...(isMasked(judged) ? [say('masked', at, { overlay })] : []),
         ...(least !== undefined && least < LIMITS.letters
           ? [say('small', at, { overlay, height: text(percent(least)) })]
           : []),
@@ -35,7 +41,8 @@ export const wordsOutside = rule({
   remedies: (traced, { at, says }) => {
     const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
     if (!judged) return []
-    return [...(says === 'outside' ? inside(traced, judged) : whole(traced, judged)), without(traced, judged.laid)]
+    const mend = { outside: inside, masked: unmasked, small: whole }[says as 'outside' | 'masked' | 'small']
+    return [...mend(traced, judged), without(traced, judged.laid)]
   },
 })
 
@@ -48,6 +55,36 @@ function isOutside({ laid: { overlay }, graphic }: Judged): boolean {
     const { x, y, w, h } = standing(overlay, word)
     return Math.min(x, y) < EDGE - CLOSE || Math.max(x + w, y + h) > 1 - EDGE + CLOSE
   })
+}
+
+function isMasked({ laid: { overlay }, graphic }: Judged): boolean {
+  const { mask } = overlay
+  if (!mask) return false
+  return wordsOf(graphic).some(([, word]) => {
+    const { x, y, w, h } = standing(overlay, word)
+    return (
+      x < mask.x - CLOSE || y < mask.y - CLOSE || x + w > mask.x + mask.w + CLOSE || y + h > mask.y + mask.h + CLOSE
+    )
+  })
+}
+
+/** The mask as large as the words need, or gone. */
+function unmasked({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged): Proposal[] {
+  const mask = overlay.mask!
+  const all = wordsOf(graphic).map(([, word]) => standing(overlay, word))
+  const round = (value: number) => Number(value.toFixed(4))
+  const x = Math.min(mask.x, ...all.map(word => Math.floor(word.x * 1e4) / 1e4))
+  const y = Math.min(mask.y, ...all.map(word => Math.floor(word.y * 1e4) / 1e4))
+  const right = Math.max(mask.x + mask.w, ...all.map(word => Math.ceil((word.x + word.w) * 1e4) / 1e4))
+  const below = Math.max(mask.y + mask.h, ...all.map(word => Math.ceil((word.y + word.h) * 1e4) / 1e4))
+  const larger = new Draft(plan)
+  larger.set(['overlays', id, 'mask'], { x, y, w: round(Math.min(1, right) - x), h: round(Math.min(1, below) - y) })
+  const gone = new Draft(plan)
+  gone.set(['overlays', id, 'mask'])
+  return [
+    { title: `Let the words of ${overlay.title} through its mask`.slice(0, 120), edits: larger.edits },
+    { title: `Take the mask off ${overlay.title}`.slice(0, 120), edits: gone.edits },
+  ]
 }
 
 /** Height of the smallest letters, a share of the picture's. */
