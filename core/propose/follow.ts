@@ -41,6 +41,35 @@ export function followInputs(draft: Draft, plan: Plan, moved: readonly Moved[]):
     }
 }
 
+/** By feeder: the input of the switcher behind it by which its program comes there. */
+export type LinksOf = ReadonlyMap<string, LinkEnd>
+
+/**
+ * Pictures that go to another switcher of a chain: a look that has one on program, at the switcher that it left, has it
+ * there by the feeder that it went to; and one that had it by a feeder has it straight. Where a look has that feeder at
+ * work for something else, it is left as it is. `before` and `after`: how the feeders lead on.
+ */
+export function followAcross(
+  draft: Draft,
+  plan: Plan,
+  moved: readonly Moved[],
+  { before, after }: { readonly before: LinksOf; readonly after: LinksOf },
+): void {
+  for (const [id, look] of Object.entries(plan.looks))
+    for (const { from, to } of moved) {
+      if (from.device === to.device) continue
+      const [was, link] = [before.get(from.device), after.get(to.device)]
+      const at = (device: string) => own(look.program, device)
+      if (link?.device === from.device && at(from.device) === from.port) {
+        const feeder = at(to.device)
+        if (feeder !== undefined && feeder !== to.port) continue
+        draft.set(['looks', id, 'program', from.device], link.port)
+        if (feeder === undefined) draft.set(['looks', id, 'program', to.device], to.port)
+      } else if (was?.device === to.device && at(from.device) === from.port && at(to.device) === was.port)
+        draft.set(['looks', id, 'program', to.device], to.port)
+    }
+}
+
 function inLook(
   draft: Draft,
   id: string,

@@ -57,7 +57,7 @@ export {
   waysFor,
   waysReaching,
 } from './offers'
-export { followInputs } from './follow'
+export { followAcross, followInputs } from './follow'
 export { isRadio, swapRadio } from './radio'
 export {
   type Effect,

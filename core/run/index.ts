@@ -15,7 +15,7 @@ export { type Gate, type SoundWay, doubled, gateAt, routesTo, waysIn, waysTo } f
 export { type Fault, Judge } from './judge'
 export { type Jump, type Pressed, jumpsOf, pressedOf } from './jumps'
 export { type RunLog, digest, fingerprint, readRun } from './log'
-export type { Command } from './machine'
+export { type Command, type Machine, commanded, machineOf } from './machine'
 export { type Moment, cuesOf, momentsOf, segmentsOf } from './moments'
 export { type LookNeed, holds, lostBehind, needsOf } from './needs'
 export type { Event, Happening } from './happening'

@@ -1,12 +1,22 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { number } from 'yup'
 import { CATALOGUE_CURRENCY, carriesPicture, portsOf } from '#core/catalog'
 import { type Box, type Edit, type Overlay, SHAPES, emptyPlan, setEdit } from '#core/document'
-import { type KeyerPlan, type OverlayRow, type Overlays, type Place, SCHOOLS, type School } from '#core/features/keys'
+import {
+  type KeyerPlan,
+  type OverlayRow,
+  type Overlays,
+  type Made,
+  type Place,
+  SCHOOLS,
+  type School,
+  type Times,
+} from '#core/features/keys'
 import { figure, moneyText } from '#core/words'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
+import { useNotices } from '~/shell/notices'
 import { decimal } from '~/ui/typed'
 
 /** Where an overlay comes from, what cuts it out, where it lies and when it is used; and which keyer gets it. */
@@ -18,6 +28,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [id: string]; rename: []; drop: [] }>()
 const store = usePlanStore()
+const notices = useNotices()
 const plan = computed(() => store.plan ?? emptyPlan(''))
 
 const placeIn = (device: string, keyer: number, segment: string | undefined): readonly Place[] =>
@@ -48,12 +59,38 @@ const share = (value: number | undefined): string =>
 const take = (school: School): void =>
   void store.commit(`${props.row.overlay.title}: ${SCHOOLS[school.id]}`.slice(0, 120), [...school.edits!])
 
-/** Displays with a pen, and tablets, which show and make their marks themselves; a plain screen takes none. */
+const STRETCHES = [
+  ['in', 'Comes'],
+  ['hold', 'Stands'],
+  ['out', 'Goes'],
+] as const
+const times = ref<Times>({ in: 12, hold: 250, out: 12 })
+const framesSchema = number()
+  .typeError('whole frames')
+  .integer('whole frames')
+  .min(1, '1 or more')
+  .max(50_000, 'at most 50 000')
+/** Clips of its source of which was measured when they cover the whole picture. */
+const stingers = computed(() =>
+  Object.entries(plan.value.clips).filter(
+    ([, { player, measured }]) => player === props.row.overlay.fill && measured?.covers !== undefined,
+  ),
+)
+async function keep(made: Made | undefined): Promise<void> {
+  if (!made) return
+  if ('why' in made) return notices.tell(`No macro was made: ${made.why}.`)
+  if (await store.commit(`Make ${made.title}`.slice(0, 120), [...made.edits]))
+    notices.tell(`${made.title} stands among the macros, in Prove, Rehearse.`)
+}
+const asMacro = async () => keep(await store.ask('lowerThird', props.row.id, { ...times.value }))
+const overCut = async (clip: string) => keep(await store.ask('stinger', props.row.id, clip))
+
+/** Displays with a pen; and the source itself where it is a tablet, which shows and makes its marks. A plain screen takes none. */
 const screens = computed(() =>
   Object.entries(plan.value.devices)
-    .filter(([, { model }]) => {
+    .filter(([id, { model }]) => {
       const row = plan.value.models[model]!
-      return row.kind === 'tablet' || Object.values(row.ports).some(({ pen }) => pen)
+      return (row.kind === 'tablet' && id === props.row.overlay.fill) || Object.values(row.ports).some(({ pen }) => pen)
     })
     .map(([device, { name }]) => ({ device, name })),
 )
@@ -378,6 +415,23 @@ function inSegment(id: string): void {
         {{ segment.title }}</label
       >
     </template>
+    <h3>As a macro</h3>
+    <div class="sides macro">
+      <label v-for="[which, words] in STRETCHES" :key="which"
+        ><span class="small quiet">{{ words }}, frames</span>
+        <TypedField
+          inputmode="numeric"
+          :value="times[which]"
+          :schema="framesSchema"
+          needs="frames"
+          :aria-label="`${words}, frames`"
+          @done="text => (times = { ...times, [which]: Number(text) })"
+      /></label>
+      <button type="button" class="btn small" @click="asMacro">In and out</button>
+    </div>
+    <p v-for="[id, clip] in stingers" :key="id">
+      <button type="button" class="btn small" @click="overCut(id)">Over a cut: {{ clip.title }}</button>
+    </p>
     <p class="ends">
       <button type="button" class="btn small" @click="emit('rename')">Rename <span class="key">R</span></button>
       <button type="button" class="btn small" @click="emit('drop')">Take out <span class="key">Del</span></button>
@@ -444,6 +498,9 @@ td {
 }
 .schools tr.now th {
   font-weight: 650;
+}
+.macro {
+  align-items: end;
 }
 .placed {
   display: block;

@@ -1,9 +1,12 @@
 import type { Checked } from '#core/propose'
 import { overlaysOf } from './overlays'
 import { schoolsOf } from './schools'
+import { type Times, lowerThird, stinger } from './templates'
 
 export const QUERIES = {
   overlays: ({ traced }: Checked) => overlaysOf(traced),
+  lowerThird: ({ traced }: Checked, id: string, times: Times) => lowerThird(traced, id, times),
+  stinger: ({ traced }: Checked, id: string, clip: string) => stinger(traced, id, clip),
   /** The ways in which an overlay can be made, each tried. */
   schools: (checked: Checked, id: string) => schoolsOf(checked, id) ?? [],
 }

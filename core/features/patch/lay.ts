@@ -1,7 +1,16 @@
 import { isCamera, portsOf, type Feed } from '#core/catalog'
 import { type DeviceNode, type Run, isSwitcher } from '#core/chain'
 import { type Edit, type LinkEnd, own } from '#core/document'
-import { type Candidate, Draft, followInputs, layWay, setFormat, shortTitle, wayTitle } from '#core/propose'
+import {
+  type Candidate,
+  Draft,
+  followAcross,
+  followInputs,
+  layWay,
+  setFormat,
+  shortTitle,
+  wayTitle,
+} from '#core/propose'
 import { formatLabel, sameFormat } from '#core/signal'
 import type { Solution } from './choose'
 import { inPhases, takeAway } from './lying'
@@ -242,7 +251,7 @@ class Layouter {
       return demand.runs
         .filter(({ origin }) => origin!.device === member)
         .flatMap(({ end }, i) =>
-          end && ports[i] !== undefined && end.device === device && end.port !== ports[i]
+          end && ports[i] !== undefined && (end.device !== device || end.port !== ports[i])
             ? [
                 {
                   part: demand.of === 'feeder' ? demand.id : `${demand.id}/${member}`,
@@ -253,14 +262,32 @@ class Layouter {
             : [],
         )
     })
+    const here = went.filter(({ from, to }) => from.device === to.device)
     const needs = [...new Set(went.map(({ part }) => part))]
+    const { plan } = this.task
     this.part(
       'finish',
       'inputs',
       'Take along what looks, macros and outputs say of the inputs',
-      () => followInputs(this.draft, this.task.plan, went),
+      () => {
+        followInputs(this.draft, plan, here)
+        followAcross(this.draft, plan, went, this.feederLinks(moving))
+      },
       needs,
     )
+  }
+
+  /** How the feeders lead on, as it lies and as it will. */
+  private feederLinks(moving: readonly Moving[]): { before: Map<string, LinkEnd>; after: Map<string, LinkEnd> } {
+    const before = new Map<string, LinkEnd>()
+    for (const { beside, lit, origin, end } of this.task.checked.traced.runs)
+      if (!beside && lit && origin && end && [origin, end].every(({ device }) => isSwitcher(this.nodes.get(device)!)))
+        before.set(origin.device, before.get(origin.device) ?? end)
+    const after = new Map(before)
+    for (const { demand, member, ports, takes } of moving)
+      if (demand.of === 'feeder' && ports[0] !== undefined)
+        after.set(member, { device: this.task.sockets.get(takes.at(-1)!)!.device, port: ports[0] })
+    return { before, after }
   }
 
   /** A label that no picture stands behind any more would lie. */

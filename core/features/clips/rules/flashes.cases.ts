@@ -1,5 +1,6 @@
 import { withClips } from '../../../../testing/buttons'
 import type { Faulty } from '../../../../testing/cases'
+import { CLEAR, kept, patches } from '../../../../testing/graphics'
 
 const strobe = (frames: number) =>
   Array.from({ length: 10 }, (_, i) => [
@@ -32,6 +33,47 @@ export const CASES: readonly Faulty[] = [
     gives: ['K17'],
     plan: withClips({ macros: { strobe: { title: 'Strobe', order: 1, at: 'main', steps: strobe(6) } } }),
     offers: ['Wait half a second in Strobe'],
-    says: ['Strobe cuts to black and back'],
+    says: ['Strobe goes from bright to dark and back'],
+  },
+  {
+    name: 'a macro that takes black from preview, again and again',
+    gives: ['K17'],
+    plan: withClips({
+      macros: {
+        strobe: {
+          title: 'Strobe',
+          order: 1,
+          at: 'main',
+          steps: [
+            { do: 'program', input: 'in-1' },
+            { do: 'preview', input: 'black' },
+            ...Array.from({ length: 9 }, () => [{ do: 'wait', frames: 6 }, { do: 'cut' }]).flat(),
+          ],
+        },
+      },
+    }),
+    offers: ['Wait half a second in Strobe'],
+    says: ['Strobe goes from bright to dark and back'],
+  },
+  {
+    name: 'a macro that lights a white graphic nine times in a second',
+    gives: ['K17'],
+    plan: withClips({
+      graphics: { sheet: kept(patches(160, 90, CLEAR, [[20, 10, 120, 60, [240, 240, 240, 255]]])) },
+      overlays: { sheet: { title: 'Sheet', order: 1, kind: 'luma', fill: 'film', graphic: 'sheet' } },
+      macros: {
+        strobe: {
+          title: 'Strobe',
+          order: 1,
+          at: 'main',
+          steps: Array.from({ length: 10 }, (_, i) => [
+            { do: 'key', keyer: '1', overlay: i % 2 ? 'off' : 'sheet' },
+            { do: 'wait', frames: 6 },
+          ]).flat(),
+        },
+      },
+    }),
+    offers: ['Wait half a second in Strobe'],
+    says: ['Strobe goes from bright to dark and back'],
   },
 ]

@@ -1,15 +1,18 @@
+import { mixOf } from '#core/catalog'
 import { type Traced, isSwitcher } from '#core/chain'
-import { BLACK, type Macro, own } from '#core/document'
+import { BLACK, type Macro, type Overlay, type Plan, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
-import { type Command, TICKS_PER_S, expandMacro, frameTicks } from '#core/run'
+import { readCells } from '#core/picture'
+import { type Machine, TICKS_PER_S, commanded, expandMacro, frameTicks, machineOf, stateBefore } from '#core/run'
 
 /** More pairs of opposing changes in a second than this can bring on a seizure (ITU-R BT.1702). */
 const MOST_PAIRS = 3
 
 export const flashes = rule({
   code: 'K17',
-  about: 'A clip, or a run of cuts to black and back, flashes more than three times in a second.',
+  about:
+    'A clip, or a run of cuts to black and back or of a bright graphic, flashes more than three times in a second.',
   messages: {
     clip: {
       severity: 'H',
@@ -17,7 +20,7 @@ export const flashes = rule({
     },
     macro: {
       severity: 'H',
-      says: '{macro} cuts to black and back {pairs} times in a second, and more than 3 such flashes can bring on a seizure: make it slower, or mix where it cuts.',
+      says: '{macro} goes from bright to dark and back {pairs} times in a second, and more than 3 such flashes can bring on a seizure: make it slower, or mix where it cuts.',
     },
   },
   find: (traced, say) => [
@@ -72,28 +75,48 @@ function slower(traced: Traced, id: string, macro: Macro): Proposal[] {
 const frameOf = (traced: Traced, device: string): number =>
   frameTicks(traced.chain.nodes.get(device)?.standard?.rate ?? '50/1')
 
-/** The most pairs of cuts to black and back in a second, at one switcher: a picture of the show is bright enough. */
+/**
+ * The most pairs of opposing changes in a second that a macro makes at one switcher: to black and back by a cut, a take or a
+ * fade of one frame, and a bright graphic that comes and goes. A picture of the show is bright enough.
+ */
 function pairsOf(traced: Traced, macro: Macro): number {
-  const byDevice = new Map<string, number[]>()
-  const dark = new Map<string, boolean>()
+  const changes = new Map<string, number[]>()
+  const machines = new Map<string, Machine>()
+  const before = stateBefore(traced)
   const { happenings } = expandMacro(traced, macro, 0, device => frameOf(traced, device))
   for (const one of happenings) {
-    if (!('command' in one)) continue
-    for (const now of darkness(one.command)) {
-      if (dark.has(one.device) && dark.get(one.device) !== now)
-        byDevice.set(one.device, [...(byDevice.get(one.device) ?? []), one.tick])
-      dark.set(one.device, now)
-    }
+    const node = 'command' in one ? traced.chain.nodes.get(one.device) : undefined
+    const began = own(before.mixers, one.device)
+    if (!('command' in one) || !node || !began) continue
+    const was = machines.get(one.device) ?? machineOf(began)
+    const frame = Math.round(one.tick / frameOf(traced, one.device))
+    const { machine } = commanded(was, one.command, frame, mixOf(node.model))
+    machines.set(one.device, machine)
+    if (brightIn(traced, was) !== brightIn(traced, machine))
+      changes.set(one.device, [...(changes.get(one.device) ?? []), one.tick])
   }
-  const most = [...byDevice.values()].flatMap(ticks =>
+  const most = [...changes.values()].flatMap(ticks =>
     ticks.map(from => Math.floor(ticks.filter(at => at >= from && at < from + TICKS_PER_S).length / 2)),
   )
   return Math.max(0, ...most)
 }
 
-/** Whether a command leaves program black at once, or shows a picture at once. */
-function darkness(command: Command): boolean[] {
-  if (command.do === 'all') return command.commands.flatMap(darkness)
-  if (command.do === 'program') return [command.input === BLACK]
-  return command.do === 'fade' && command.frames <= 1 ? [command.to] : []
+/** How many bright things are there: the picture, unless it is black, and graphics that are bright over a quarter of it. */
+function brightIn({ plan }: Traced, { program, faded, keys }: Machine): number {
+  if (faded) return 0
+  const graphics = Object.values(keys).filter(id => brightShare(plan, own(plan.overlays, id)) > 0.25)
+  return Number(program !== undefined && program !== BLACK) + graphics.length
+}
+
+/** From so many codes on, over black, a pixel is 20 cd/m2 brighter than that: 255 x (20 / 200) ^ (1 / 2.4). */
+const BRIGHT = 97.7
+/** The share of the picture in which an overlay's graphic is as bright as that; 0 where nobody counted its pixels. */
+function brightShare(plan: Plan, overlay: Overlay | undefined): number {
+  const graphic = overlay?.graphic === undefined ? undefined : own(plan.graphics, overlay.graphic)
+  const cells = graphic?.cells === undefined ? undefined : readCells(graphic.cells, graphic.opaque === true)
+  if (!graphic || !cells) return 0
+  let bright = 0
+  for (let i = 0; i < cells.counts.length; i += 3) if (cells.counts[i]! >= BRIGHT) bright += cells.counts[i + 2]!
+  const { w, h } = overlay!.box ?? { w: 1, h: 1 }
+  return (bright / (graphic.width * graphic.height)) * w * h
 }
