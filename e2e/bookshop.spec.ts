@@ -31,6 +31,9 @@ test('mends the draft of the bookshop: what runs out, and a caption that its key
   await expect(page.getByRole('option', { name: /^Books at the door/ })).toContainText('1 fault')
   await page.getByLabel('a mask lets through a part').uncheck()
   await expect(page.getByRole('option', { name: /^Books at the door/ })).not.toContainText('fault')
+  // A computer that mixes by scenes holds no macros, and that is said.
+  await page.getByRole('button', { name: 'Make it come and go' }).click()
+  await expect(page.getByText('No macro was made: Mixing computer holds no macros.')).toBeVisible()
   await saved(page)
 })
 
@@ -65,4 +68,26 @@ test('hangs what hangs on nothing by its place', async ({ page }) => {
   await expect(page.getByText('1 hang by their places.')).toBeVisible()
   await expect(page.getByText(/on no circuit/)).toHaveCount(0)
   await saved(page)
+})
+
+test('makes a macro of an overlay that comes and goes, and looks at what it does', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'overlays')
+  await page
+    .getByRole('option', { name: /^Score/ })
+    .first()
+    .click()
+  await page.getByRole('tab', { name: 'Keyers' }).click()
+  const stands = page.getByLabel('Stands, frames')
+  await stands.fill('none')
+  await stands.press('Enter')
+  await expect(page.getByText(/^Not taken: whole frames/)).toBeVisible()
+  await stands.fill('100')
+  await stands.press('Enter')
+  await page.getByRole('button', { name: 'Make it come and go' }).click()
+  await expect(page.getByText(/: in and out stands among the macros/)).toBeVisible()
+  await saved(page)
+  await page.getByRole('link', { name: /Prove/ }).click()
+  await page.getByRole('link', { name: 'Rehearse' }).click()
+  await press(page, 'm')
+  await expect(page.getByText(/: in and out$/).first()).toBeVisible()
 })

@@ -427,8 +427,8 @@ function inSegment(id: string): void {
           :aria-label="`${words}, frames`"
           @done="text => (times = { ...times, [which]: Number(text) })"
       /></label>
-      <button type="button" class="btn small" @click="asMacro">In and out</button>
     </div>
+    <p><button type="button" class="btn small" @click="asMacro">Make it come and go</button></p>
     <p v-for="[id, clip] in stingers" :key="id">
       <button type="button" class="btn small" @click="overCut(id)">Over a cut: {{ clip.title }}</button>
     </p>
@@ -500,7 +500,7 @@ td {
   font-weight: 650;
 }
 .macro {
-  align-items: end;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
 }
 .placed {
   display: block;
