@@ -52,6 +52,11 @@ const PRESS_WORDS = {
   preview: 'A press prepares, a take brings it on air',
   either: 'A press cuts at once, or prepares: by a setting',
 } as const
+const WAKE_WORDS = {
+  kept: 'After power on it stands as it was kept',
+  left: 'After power on it stands as it was left',
+  first: 'After power on its first picture is on air and no key is lit',
+} as const
 const DURING_WORDS = {
   ignores: 'a second press waits for its end',
   finishes: 'a second press ends it at once',
@@ -115,7 +120,9 @@ const stores = computed(() => {
     ...of(mix.macros, 'macro'),
     ...of(records ?? 0, 'recorder inside', 'recorders inside'),
   ]
-  return all.length ? `It holds ${listWords(all)}.` : 'It holds no stills, clips or macros.'
+  return all.length
+    ? `It holds ${listWords(all)}${mix.plainStills ? ', its stills without their key' : ''}.`
+    : 'It holds no stills, clips or macros.'
 })
 
 function step(by: number): void {
@@ -309,6 +316,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             {{ strip.mix.longest }}&nbsp;frames; while one runs, {{ DURING_WORDS[strip.mix.during] }}.
             <template v-if="strip.mix.fadeToBlack">It fades to black. </template>
             <template v-if="strip.mix.buses > 1">{{ strip.mix.buses }} mix buses. </template>{{ stores }}
+            {{ WAKE_WORDS[strip.mix.wakes ?? 'first'] }}.
+            <template v-if="strip.mix.resets">A key puts back {{ listWords(strip.mix.resets) }}.</template>
           </p>
           <ul v-if="keyWords.length" class="keyers">
             <li v-for="key in keyWords" :key="key.title">
