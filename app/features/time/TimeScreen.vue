@@ -3,7 +3,7 @@ import { useClipboard, useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { string } from 'yup'
 import { type Edit, emptyPlan, freshId, own, setEdit } from '#core/document'
-import type { BestDelay, SyncPair } from '#core/features/time'
+import { AIR_MS_PER_M, type BestDelay, type SyncPair } from '#core/features/time'
 import { figure, listWords, msText } from '#core/words'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
@@ -275,8 +275,8 @@ useEventListener(globalThis.window, 'keydown', (event: KeyboardEvent) => {
           >
           <span class="quiet">{{
             want.airM === undefined
-              ? 'from the loudspeakers, or from who speaks, to the ears: 2.9\u00A0ms each'
-              : `${ms(want.airM * 2.9)} of every sound`
+              ? `from the loudspeakers, or from who speaks, to the ears: ${figure(AIR_MS_PER_M)}\u00A0ms each`
+              : `${ms(want.airM * AIR_MS_PER_M)} of every sound`
           }}</span>
         </p>
         <div class="chart" :style="{ height: `${height}px` }">
