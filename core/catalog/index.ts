@@ -18,6 +18,8 @@ export {
   LOSS,
   prerollFramesOf,
   type KeyScale,
+  INLETS,
+  type Inlet,
   type Keyer,
   TAPS,
   TAP_LAYERS,
@@ -38,6 +40,7 @@ export {
   type Transition,
   carriesPicture,
   followsSink,
+  hasSockets,
   isBeside,
   isCamera,
   isSink,
@@ -46,5 +49,5 @@ export {
   portsOf,
   takesProtected,
 } from './model'
-export { CATALOGUE_CURRENCY, MODELS, bodyOf, mixOf } from './models'
+export { CATALOGUE_CURRENCY, MODELS, bodyOf, inletOf, inrushOf, largestDrawOf, mixOf } from './models'
 export { PORT_COLUMNS, type PortRow, portRows, portsOfRows } from './table'

@@ -30,6 +30,18 @@ export const ROLE_WORDS = {
 export type Role = keyof typeof ROLE_WORDS
 export const ROLES = Object.keys(ROLE_WORDS) as Role[]
 
+/** Sockets for mains leads after IEC 60320 by the plug of the lead; or a supply that sits in the outlet, or a lead of its own. */
+export const INLETS = {
+  'c13': 'lead with a C13 plug',
+  'c15': 'lead with a C15 plug',
+  'c19': 'lead with a C19 plug',
+  'c7': 'lead with a C7 plug',
+  'c5': 'lead with a C5 plug',
+  'plug-in': 'its own supply, into the outlet',
+  'fixed': 'its own lead',
+} as const
+export type Inlet = keyof typeof INLETS
+
 /** What kind of thing it is, where a rule or a list asks; models without one are just what their role says. */
 export const KINDS = [
   'camera',
@@ -380,6 +392,10 @@ export interface Model {
   readonly warm?: true
   /** Low-voltage input: the least and the most that it works on, V. */
   readonly dc?: { readonly minV: number; readonly maxV: number }
+  /** Mains: the socket for its lead, and the least and the most that it works on, V. */
+  readonly inlet?: { readonly kind: Inlet; readonly minV: number; readonly maxV: number }
+  /** What it takes in the instant when it is switched on, A, and for how long, ms. */
+  readonly inrush?: { readonly a: number; readonly ms: number }
   /** Has no power switch: it is on as long as its supply is. */
   readonly unswitched?: true
   readonly supply: 'mains' | 'usb' | 'battery' | 'none'
@@ -439,3 +455,10 @@ export const followsSink = ({ kind }: Pick<Model, 'kind'>, output: Port): boolea
 /** Devices without a picture: runs of sound or control begin at their plugs, or they have none. */
 export const isBeside = ({ role }: Pick<Model, 'role'>): boolean =>
   role === 'sound' || role === 'control' || role === 'load'
+
+/** A model has the sockets of another under the same names, so that the cables stay. */
+export const hasSockets = (now: Model, other: Model): boolean =>
+  Object.entries(now.ports).every(([id, port]) => {
+    const there = Object.hasOwn(other.ports, id) ? other.ports[id] : undefined
+    return there?.dir === port.dir && there.connector === port.connector && there.carries === port.carries
+  })

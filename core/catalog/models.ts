@@ -20,7 +20,7 @@ export const MODELS: ReadonlyMap<string, Model> = new Map(
     {
       from: `builtin/${id}@${REVISION}`,
       ...row,
-      ...bodyRow(id),
+      ...bodyRow(id, row.supply),
       ...(BATTERIES[id] ? { battery: BATTERIES[id] } : {}),
       ...(CHARGING.includes(id) ? { charges: true as const } : {}),
     },
@@ -37,3 +37,13 @@ export const bodyOf = (model: Model): Pick<Model, 'grams' | 'litres' | 'mostWatt
   model.grams === undefined && model.litres === undefined && model.mostWatts === undefined
     ? (BY_REFERENCE.get(model.from) ?? model)
     : model
+
+/** The most that it draws, W; what it typically does, where nobody said more. */
+export const largestDrawOf = (model: Model): number => Math.max(model.watts, bodyOf(model).mostWatts ?? 0)
+
+/** Where its mains lead goes in, and the volts that it works on; undefined where nobody said, or where it has none. */
+export const inletOf = ({ supply, inlet, from }: Model): Model['inlet'] =>
+  supply === 'mains' ? (inlet ?? BY_REFERENCE.get(from)?.inlet) : undefined
+
+/** What it takes in the instant when it is switched on; undefined where nobody said. */
+export const inrushOf = ({ inrush, from }: Model): Model['inrush'] => inrush ?? BY_REFERENCE.get(from)?.inrush

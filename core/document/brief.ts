@@ -53,6 +53,8 @@ export interface Brief {
   readonly coldC?: number
   /** People travel to the show by air, with the batteries. */
   readonly flies?: true
+  /** The rig stays built up overnight, with its circuits live. */
+  readonly stays?: true
   /** The operating standard that is given and not to be chosen. */
   readonly standard?: VideoFormat
   /** What lengths are read and typed in; metres where absent. */
@@ -86,6 +88,7 @@ export const briefSchema = object([], {
   headroom: oneOf(HEADROOMS),
   coldC: number(-40, 50),
   flies: { const: true },
+  stays: { const: true },
   isolated: { const: true },
   lineUp: oneOf(LINE_UPS),
   testStream: ref('time'),

@@ -3,7 +3,7 @@ import { goods, jobs, services } from '../features/cost/collection'
 import { graphics } from '../features/keys/collection'
 import { destinations, uplinks } from '../features/line/collection'
 import { media } from '../features/media/collection'
-import { batteries, circuits, strips } from '../features/power/collection'
+import { batteries, circuits, distributions, strips } from '../features/power/collection'
 import { measured } from '../features/time/collection'
 import { accepted } from './collections/accepted'
 import { clips } from './collections/clips'
@@ -49,6 +49,7 @@ export const DEFINITIONS = {
   services,
   jobs,
   strips,
+  distributions,
 } as const
 
 export type Collection = keyof typeof DEFINITIONS

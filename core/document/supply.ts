@@ -1,3 +1,4 @@
+import { largestDrawOf } from '#core/catalog'
 import type { Plan } from './plan'
 import { own } from './problem'
 
@@ -12,9 +13,11 @@ export interface Keeper {
   readonly title: string
   /** Devices of the plan, by strips that are plugged into it too. */
   readonly devices: readonly string[]
+  /** Typically, and with everything at its largest draw at once, W. */
   readonly drawW: number
+  readonly largestW: number
   readonly mostW: number
-  /** It gives less than they draw: it switches off as soon as the mains fail. */
+  /** It gives less than they may draw: it switches off as soon as the mains fail. */
   readonly weak: boolean
   /** How long they go on without mains, min. */
   readonly minutes: number
@@ -41,21 +44,37 @@ export function hangingOn(plan: Supplied, circuit: string): ReadonlySet<string> 
   return found
 }
 
-/** Every uninterruptible supply of the plan. */
-export function keepersOf({ strips, devices, models }: Pick<Plan, 'strips' | 'devices' | 'models'>): Keeper[] {
-  const under = (strip: string, seen: ReadonlySet<string>): string[] => [
-    ...Object.keys(strips[strip]!.loads ?? {}),
+/** Ids of what hangs on a strip, and on those that are plugged into it; of what is gone from the plan too. */
+export function hangingBehind({ strips }: Pick<Plan, 'strips'>, strip: string): ReadonlySet<string> {
+  const under = (at: string, seen: ReadonlySet<string>): string[] => [
+    ...Object.keys(strips[at]!.loads ?? {}),
     ...Object.entries(strips).flatMap(([id, one]) =>
-      one.strip === strip && !seen.has(id) ? under(id, new Set([...seen, id])) : [],
+      one.strip === at && !seen.has(id) ? under(id, new Set([...seen, id])) : [],
     ),
   ]
+  return new Set(under(strip, new Set([strip])))
+}
+
+/** A strip and those before it, from it to the wall; each once where they form a ring. */
+export function stripsTo({ strips }: Pick<Plan, 'strips'>, strip: string): string[] {
+  const found: string[] = []
+  for (let at: string | undefined = strip; at !== undefined && own(strips, at) && !found.includes(at);) {
+    found.push(at)
+    at = strips[at]!.strip
+  }
+  return found
+}
+
+/** Every uninterruptible supply of the plan. */
+export function keepersOf({ strips, devices, models }: Pick<Plan, 'strips' | 'devices' | 'models'>): Keeper[] {
   return Object.entries(strips).flatMap(([strip, { title, keeps }]): Keeper[] => {
     if (!keeps) return []
-    const there = [...new Set(under(strip, new Set([strip])))].filter(id => own(devices, id))
+    const there = [...hangingBehind({ strips }, strip)].filter(id => own(devices, id))
     const drawW = there.reduce((sum, id) => sum + models[devices[id]!.model]!.watts, 0)
-    const weak = drawW > keeps.mostW
+    const largestW = there.reduce((sum, id) => sum + largestDrawOf(models[devices[id]!.model]!), 0)
+    const weak = largestW > keeps.mostW
     const minutes = weak ? 0 : drawW > 0 ? ((keeps.wh * KEPT_SHARE) / drawW) * 60 : Infinity
-    return [{ strip, title, devices: there, drawW, mostW: keeps.mostW, weak, minutes }]
+    return [{ strip, title, devices: there, drawW, largestW, mostW: keeps.mostW, weak, minutes }]
   })
 }
 

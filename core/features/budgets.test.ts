@@ -27,8 +27,9 @@ function drawn(seed: number) {
   // A hand camera draws 9 W; four fifths of what a pack holds come out of it, and of an old one four fifths of that.
   const batteryH = (packs.wh * packs.count * 0.8 * (packs.aged ? 0.8 : 1)) / 9
 
-  const lights = Array.from({ length: whole(1, 9) }, (_, i) => [`light-${i}`, pick([100, 300])] as const)
+  const lights = Array.from({ length: whole(1, 9) }, (_, i) => [`light-${i}`, pick([110, 330])] as const)
   const amps = pick([6, 10, 13, 16, 20])
+  // A panel draws up to 110 W, a spot up to 330.
   const watts = lights.reduce((sum, [, w]) => sum + w, 0)
   const screens = Array.from({ length: whole(5, 12) }, (_, i) => `scr-${i}`)
 
@@ -71,7 +72,7 @@ function drawn(seed: number) {
       rec: { model: 'recorder-hdmi', coding },
       enc: 'encoder-stream',
       ...Object.fromEntries(screens.map(id => [id, 'screen-computer'])),
-      ...Object.fromEntries(lights.map(([id, w]) => [id, w === 100 ? 'light-panel' : 'light-spot'])),
+      ...Object.fromEntries(lights.map(([id, w]) => [id, w === 110 ? 'light-panel' : 'light-spot'])),
     },
     links: {
       c: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',

@@ -26,8 +26,8 @@ describe('an edit that a fact does not read leaves it standing', () => {
   it('a circuit: nothing is traced; what hangs on circuits is asked, and who lives on batteries in their place', () =>
     expect(new Set(anew(fair, [{ do: 'add', collection: 'circuits', id: 'lamps', value: lamp }]))).toEqual(
       new Set([
-        ...['circuits', 'batteries', 'devices without supply'],
-        ...['rule P01', 'rule P04', 'rule P05', 'rule P06', 'rule P10', 'rule P12'],
+        ...['circuits', 'distributions', 'batteries', 'devices without supply'],
+        ...['rule P01', 'rule P04', 'rule P05', 'rule P06', 'rule P10', 'rule P11', 'rule P12'],
       ]),
     ))
   it('an accepted risk: nothing at all', () => {

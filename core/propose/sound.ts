@@ -6,6 +6,7 @@ import {
   type Socket,
   type Traced,
   type WireTrace,
+  addDelay,
   delayMs,
   isSwitcher,
   recordedInside,
@@ -144,11 +145,17 @@ export interface CameraPicture {
   readonly camera: DeviceNode
   /** From the lens to the switcher's outputs, typically, through feeders too. */
   readonly ms: number
+  /** The same from the fastest to the slowest that everything on its way may be, ms. */
+  readonly range: DelayMs
   /** The input by which it comes. */
   readonly input: string
   /** The camera's own sound comes with it and stays open whatever is on air, with what holds it back there, ms. */
   readonly open?: { readonly heldMs: number }
 }
+
+const throughMs = ({ model, standard }: DeviceNode): DelayMs =>
+  delayMs(model.paths.find(({ format }) => format === 'standard')!.delay, standard!)
+const toldOf = (range: DelayMs): Pick<CameraPicture, 'ms' | 'range'> => ({ ms: range.typ, range })
 
 /** Every camera's picture at a switcher's outputs, once for each way that it comes. */
 export function cameraPictures(
@@ -168,18 +175,14 @@ export function cameraPictures(
       const fixed = port.sound !== undefined && openingOf({ node: switcher, portId: input, port }) === 'fixed'
       const comes = (camera: DeviceNode) =>
         [camera.id, ...ridersOf(traced, camera)].some(id => sound.arriving.get(socketKey(switcher.id, input))?.has(id))
-      const mine =
-        delayMs(port.delay, switcher.standard!).typ +
-        delayMs(switcher.model.paths.find(({ format }) => format === 'standard')!.delay, switcher.standard!).typ
+      const mine = addDelay(delayMs(port.delay, switcher.standard!), throughMs(switcher))
       if (isSwitcher(origin)) {
         if (path.has(origin.id)) return []
-        const counted = delayMs(
-          origin.model.paths.find(({ format }) => format === 'standard')!.delay,
-          origin.standard!,
-        ).typ
-        return cameraPictures(traced, origin, new Set([...path, switcher.id])).map(({ camera, ms, open }) => ({
+        const { min, typ, max } = throughMs(origin)
+        const counted = { min: -min, typ: -typ, max: -max }
+        return cameraPictures(traced, origin, new Set([...path, switcher.id])).map(({ camera, range, open }) => ({
           camera,
-          ms: ms - counted + signal.delay.typ + mine,
+          ...toldOf([range, counted, signal.delay, mine].reduce(addDelay)),
           input,
           ...(open && fixed && comes(camera) ? { open: { heldMs: open.heldMs + heldMs } } : {}),
         }))
@@ -188,7 +191,7 @@ export function cameraPictures(
         ? [
             {
               camera: origin,
-              ms: signal.delay.typ + mine,
+              ...toldOf(addDelay(signal.delay, mine)),
               input,
               ...(fixed && comes(origin) ? { open: { heldMs } } : {}),
             },

@@ -1,4 +1,4 @@
-import type { Model } from '../model'
+import type { Inlet, Model } from '../model'
 
 /** Grams as packed with its supply and feet or stand, litres in the case, and the most that it draws, W. */
 type Body = readonly [grams: number, litres: number, mostWatts: number]
@@ -249,20 +249,96 @@ const DC: Readonly<Record<string, readonly [minV: number, maxV: number]>> = {
   'screen-sdi': [11, 18],
 }
 
+/** Mains leads that rows with an inlet of their own take; the others bring a supply that sits in the outlet. */
+const LEADS: Readonly<Partial<Record<Inlet, readonly string[]>>> = {
+  c13: [
+    'computer',
+    'player-fill-key',
+    'computer-fill-key',
+    'computer-mixing',
+    'switcher-8-mixed',
+    'switcher-12-sdi',
+    'switcher-4-2160',
+    'switcher-8-level-a',
+    'switcher-4-quad',
+    'switcher-6-2160',
+    'recorder-4-sdi',
+    'projector',
+    'projector-2160',
+    'screen',
+    'screen-2160',
+    'screen-computer',
+    'screen-sdi-passive',
+    'screen-measuring-sdi',
+    'wall-processor',
+    'matrix-8-sdi',
+    'matrix-16-12g',
+    'multiviewer-16-12g',
+    'receiver-radio-4',
+    'intercom-base',
+    'still-store',
+    'desk-8',
+    'desk-16',
+    'switch-control-poe',
+    'display-drawing-large',
+    'player-two',
+  ],
+  c19: ['projector-sdi', 'computer-mixing-chassis', 'switcher-20-mixed'],
+  c7: ['player-disc', 'player-tape', 'console-game', 'charger-four'],
+  c5: ['laptop', 'laptop-office', 'computer-usbc', 'computer-guest', 'computer-network', 'computer-control'],
+  fixed: ['light-panel', 'light-spot', 'screen-house'],
+}
+const LEAD_OF: ReadonlyMap<string, Inlet> = new Map(
+  Object.entries(LEADS).flatMap(([kind, ids]) => ids.map(id => [id, kind as Inlet] as const)),
+)
+/** Supplies of our day take any mains; these are made for one region, V. */
+const WIDE = [100, 240] as const
+const NARROW: Readonly<Record<string, readonly [minV: number, maxV: number]>> = {
+  'light-spot': [220, 240],
+  'projector-sdi': [200, 240],
+  'player-tape': [220, 240],
+}
+
+/** Inrush of supplies with large capacitors, A and ms (typical, cold); of the others nobody says. */
+const INRUSH: Readonly<Record<string, readonly [a: number, ms: number]>> = {
+  'projector': [35, 1],
+  'projector-2160': [40, 1],
+  'projector-sdi': [60, 2],
+  'screen': [25, 0.5],
+  'screen-2160': [30, 0.5],
+  'screen-house': [30, 0.5],
+  'computer': [30, 0.5],
+  'computer-mixing': [40, 0.5],
+  'computer-mixing-chassis': [55, 0.5],
+  'computer-fill-key': [40, 0.5],
+  'switcher-20-mixed': [40, 0.5],
+  'switcher-12-sdi': [25, 0.5],
+  'light-panel': [40, 0.3],
+  'light-spot': [55, 0.5],
+  'charger-four': [30, 0.5],
+}
+
 /** The bodily part of a row; undefined for an id that has none. */
 export function bodyRow(
   id: string,
-): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched' | 'dc'> | undefined {
+  supply: Model['supply'],
+): Pick<Model, 'grams' | 'litres' | 'mostWatts' | 'warm' | 'unswitched' | 'dc' | 'inlet' | 'inrush'> | undefined {
   const body = TYPICAL[id]
   if (!body) return undefined
   const [grams, litres, mostWatts] = body
   const dc = DC[id]
+  const inrush = INRUSH[id]
+  const [minV, maxV] = NARROW[id] ?? WIDE
   return {
     grams,
     litres,
     mostWatts,
     ...(WARM.has(id) ? { warm: true as const } : {}),
     ...(dc ? { dc: { minV: dc[0], maxV: dc[1] } } : {}),
+    ...(supply === 'mains' && mostWatts > 0
+      ? { inlet: { kind: LEAD_OF.get(id) ?? ('plug-in' as const), minV, maxV } }
+      : {}),
+    ...(inrush ? { inrush: { a: inrush[0], ms: inrush[1] } } : {}),
     ...(UNSWITCHED.has(id) ? { unswitched: true as const } : {}),
   }
 }

@@ -1,10 +1,11 @@
 import { leadGrams, type CableModel, isAir } from '#core/cable'
-import { CATALOGUE_CURRENCY, bodyOf } from '#core/catalog'
-import { kitLines } from '#core/chain'
+import { CATALOGUE_CURRENCY, bodyOf, inletOf } from '#core/catalog'
+import { type Traced, kitLines } from '#core/chain'
 import { own } from '#core/document'
 import type { Paper } from '#core/kernel'
 import type { Checked } from '#core/propose'
 import { figure, moneyText } from '#core/words'
+import { SOCKET_WORDS } from '../power/facts'
 import { costOf } from './money'
 import { kgText, minutesText, STEP_WORDS } from './words'
 import { profileRows, profilesOf } from './profiles'
@@ -76,6 +77,18 @@ export function packingList({ traced }: Checked): Paper | undefined {
         },
       ]
     }),
+    ...mainsLeads(traced),
+    ...Object.values(plan.strips)
+      .sort((a, b) => a.order - b.order)
+      .map(({ title, lead, plug, keeps }) => ({
+        item: lead ? `${title}, ${figure(lead.m)}\u00A0m` : title,
+        count: '1',
+        each: 'not known',
+        sum: '',
+        place: keeps ? 'goes on without mains' : plug ? SOCKET_WORDS[plug] : '',
+        out: BOX,
+        back: BOX,
+      })),
     ...Object.values(plan.goods)
       .filter(({ kind }) => kind !== 'van')
       .sort((a, b) => a.order - b.order)
@@ -105,6 +118,23 @@ export function packingList({ traced }: Checked): Paper | undefined {
     ],
     rows,
   }
+}
+
+/** Mains leads that devices take, by the plug at the device; their mass is in that of the device as packed. */
+function mainsLeads({ chain }: Traced): Paper['rows'][number][] {
+  const kinds = [...chain.nodes.values()].flatMap(({ model, device }) => {
+    const kind = device.dc ? undefined : inletOf(model)?.kind
+    return kind === undefined || kind === 'plug-in' || kind === 'fixed' ? [] : [kind]
+  })
+  return [...new Set(kinds)].sort().map(kind => ({
+    item: `Mains lead, ${kind.toUpperCase()}`,
+    count: String(kinds.filter(one => one === kind).length),
+    each: 'with its device',
+    sum: '',
+    place: '',
+    out: BOX,
+    back: BOX,
+  }))
 }
 
 /** The work before and after the show, in its order. */

@@ -1,9 +1,14 @@
-import { bodyOf, type Model } from '#core/catalog'
+import { largestDrawOf, type Model } from '#core/catalog'
 import type { Traced } from '#core/chain'
 import { circuitOf, hangingOn, own, keepersOf } from '#core/document'
 import { fact } from '#core/kernel'
 import { fedByPoe } from './poe'
+import type { Phase } from './collection'
 import { mainsOf, type MainsId } from '#core/signal'
+
+/** 230 V until the brief says otherwise: told as an assumption wherever it is used. */
+const ASSUMED: MainsId = '230v-50hz'
+export const voltsOf = (mains: MainsId | undefined): number => mainsOf(mains ?? ASSUMED).volts
 
 /** Power factor of small supplies without correction (typical): what a volt and an ampere bring in watts is less. */
 export const POWER_FACTOR = 0.6
@@ -56,8 +61,11 @@ export interface CircuitLoad {
     /** It goes on without mains: how long, min, with what hangs on it; 0 where that is too much for it. */
     readonly keptMinutes: number | undefined
   }[]
-  /** drawA against ratedA. */
+  /** mostA against ratedA: continuous load is judged on the largest stated draw. */
   readonly share: number
+  /** The three-phase distribution that it comes from, where that is in the plan, and on which phase. */
+  readonly distribution: string | undefined
+  readonly phase: Phase | undefined
   /** Loads of which nobody knows the draw; they are not in the sum. */
   readonly unknown: number
 }
@@ -74,10 +82,6 @@ export interface Circuits {
 /** I = P / (V x power factor), A. */
 export const currentOf = (watts: number, volts: number): number => watts / (volts * POWER_FACTOR)
 
-/** 230 V until the brief says otherwise: told as an assumption wherever it is used. */
-const ASSUMED: MainsId = '230v-50hz'
-export const voltsOf = (mains: MainsId | undefined): number => mainsOf(mains ?? ASSUMED).volts
-
 /** What each circuit carries. Linear in devices and loads. */
 export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
   const { plan } = traced
@@ -93,7 +97,7 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
       device,
       name,
       watts,
-      mostWatts: Math.max(watts, bodyOf(models[model]!).mostWatts ?? 0),
+      mostWatts: largestDrawOf(models[model]!),
       leakMa: leakOf(models[model]!),
       ...(strip === undefined ? {} : { strip }),
     }
@@ -115,7 +119,7 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
   const times = new Map<string, number>()
   const list = Object.entries(circuits)
     .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
-    .map(([id, { title, order, amps, residual, places = [] }]): CircuitLoad => {
+    .map(([id, { title, order, amps, residual, distribution, phase, places = [] }]): CircuitLoad => {
       const there = [...hangingOn(plan, id)].filter(device => own(devices, device))
       for (const device of there) times.set(device, (times.get(device) ?? 0) + 1)
       const known = there.map(loadOf).sort((a, b) => (b.watts ?? 0) - (a.watts ?? 0) || (a.name < b.name ? -1 : 1))
@@ -123,6 +127,7 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
       const drawA = currentOf(watts, volts)
       const unknown = known.filter(load => load.watts === undefined).length
       const mostWatts = known.reduce((sum, load) => sum + (load.mostWatts ?? 0), 0)
+      const mostA = currentOf(mostWatts, volts)
       return {
         id,
         title,
@@ -132,12 +137,14 @@ export const circuitsFact = fact<Traced, Circuits>('circuits', traced => {
         watts,
         drawA,
         mostWatts,
-        mostA: currentOf(mostWatts, volts),
+        mostA,
         leakMa: known.reduce((sum, load) => sum + load.leakMa, 0),
         residual,
         places,
         strips: stripsOn(id),
-        share: drawA / amps,
+        share: mostA / amps,
+        distribution: distribution !== undefined && own(plan.distributions, distribution) ? distribution : undefined,
+        phase,
         unknown,
       }
     })

@@ -1,5 +1,50 @@
 import { collection, idSet, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
 
+/**
+ * Sockets of mains circuits: what every house has, and the round ones of IEC 60309 by their current, A, which a household
+ * plug does not fit.
+ */
+export const SOCKETS = ['household', 'round-16', 'round-32', 'round-63'] as const
+export type Socket = (typeof SOCKETS)[number]
+export const SOCKET_WORDS: Readonly<Record<Socket, string>> = {
+  'household': 'household outlets',
+  'round-16': 'a round socket of 16\u00A0A',
+  'round-32': 'a round socket of 32\u00A0A',
+  'round-63': 'a round socket of 63\u00A0A',
+}
+
+/** Classes of protections after IEC 60898-1: how many times its rated current one bears for an instant. */
+export const TRIPS = { b: 3, c: 5, d: 10 } as const
+export type Trips = keyof typeof TRIPS
+
+/** What one switch does to the outlets behind it: all of them at once, or one after another by itself. */
+export const SWITCHED = ['at-once', 'in-turn'] as const
+
+/** A three-phase distribution of the house, with circuits on each of its phases. */
+export interface Distribution {
+  readonly title: string
+  readonly order: number
+  /** Rated current of its protection, a phase, A. */
+  readonly amps: number
+}
+
+export const distributions = collection<Distribution>({
+  name: 'distributions',
+  entry: 'distribution',
+  about:
+    'Three-phase distributions of the house, each with the rated current of a phase; circuits say on which phase they are.',
+  most: 50,
+  schema: object(['title', 'order', 'amps'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    amps: number(0.1, 1000),
+  }),
+  words: ({ title, amps }) => `${title}, ${amps} A a phase`,
+})
+
+export const PHASES = [1, 2, 3] as const
+export type Phase = (typeof PHASES)[number]
+
 /** One protected circuit of the house, and what hangs on it. */
 export interface Circuit {
   readonly title: string
@@ -12,6 +57,15 @@ export interface Circuit {
   readonly places?: readonly string[]
   /** The residual-current protection (30 mA) that it lies behind, by name: what trips there takes all its circuits along. */
   readonly residual?: string
+  /** Id of the three-phase distribution that it comes from, which may be gone, and on which phase of it. */
+  readonly distribution?: string
+  readonly phase?: Phase
+  /** Class of its protection; absent, nobody said: judged as C. */
+  readonly trips?: Trips
+  /** What its outlets are; absent, household. */
+  readonly socket?: Socket
+  /** One switch of the house is before all its outlets. */
+  readonly switched?: 'at-once'
 }
 
 export const circuits = collection<Circuit>({
@@ -27,6 +81,11 @@ export const circuits = collection<Circuit>({
     loads: idSet(5000),
     places: listOf(ref('title'), 200, 1),
     residual: ref('title'),
+    distribution: ref('slug'),
+    phase: oneOf(PHASES),
+    trips: oneOf(Object.keys(TRIPS)),
+    socket: oneOf(SOCKETS),
+    switched: { const: 'at-once' },
   }),
   words: ({ title, amps }) => `${title}, ${amps} A`,
 })
@@ -40,6 +99,16 @@ export interface Strip {
   readonly strip?: string
   /** An uninterruptible supply: what it holds, Wh, and the most that it gives, W, when the mains fail. */
   readonly keeps?: { readonly wh: number; readonly mostW: number }
+  /** Its plug; absent, household. Its own outlets are household ones. */
+  readonly plug?: Socket
+  /** The lead to it, there and not back, m, and the section of its conductors, mm². */
+  readonly lead?: { readonly m: number; readonly mm2: number }
+  /** A reel: what it bears wound up and unwound, W, and whether it stays wound. */
+  readonly reel?: { readonly woundW: number; readonly unwoundW: number; readonly wound?: true }
+  /** A transformer: what its outlets give, V; absent, what it is fed with. */
+  readonly givesV?: number
+  /** It has a switch. */
+  readonly switched?: (typeof SWITCHED)[number]
   readonly loads?: Readonly<Record<string, true>>
 }
 
@@ -55,6 +124,11 @@ export const strips = collection<Strip>({
     circuit: ref('slug'),
     strip: ref('slug'),
     keeps: object(['wh', 'mostW'], { wh: number(1, 100_000), mostW: number(1, 100_000) }),
+    plug: oneOf(SOCKETS),
+    lead: object(['m', 'mm2'], { m: number(0.1, 1000), mm2: number(0.1, 100) }),
+    reel: object(['woundW', 'unwoundW'], { woundW: number(1, 50_000), unwoundW: number(1, 50_000), wound: said }),
+    givesV: number(90, 250),
+    switched: oneOf(SWITCHED),
     loads: idSet(5000),
   }),
   words: ({ title }) => title,

@@ -3,6 +3,8 @@ import type { CommandContext } from '#core/propose'
 import { clockOf, figure, listWords } from '#core/words'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
+import { closingsOf } from './inrush'
+import { distributionsOf } from './phases'
 import { poeOf } from './poe'
 
 const percent = (share: number): string => `${figure(share * 100, 0)} %`
@@ -19,11 +21,22 @@ const power: Command<CommandContext> = {
     const supply = traced.ask(circuitsFact)
     const { switches } = poeOf(traced)
     const batteries = enduranceOf(traced)
-    if (json) return { out: JSON.stringify({ ...supply, switches, batteries }, null, 2), exit: 0 }
+    const distributions = distributionsOf(traced)
+    const closings = closingsOf(traced)
+    if (json)
+      return { out: JSON.stringify({ ...supply, distributions, closings, switches, batteries }, null, 2), exit: 0 }
     const lines = [
       ...supply.circuits.map(
-        ({ title, watts, drawA, ratedA, share, mostA, leakMa, unknown }) =>
-          `${title}: ${figure(watts, 0)} W, ${figure(drawA)} A of ${figure(ratedA)} A (${percent(share)}), at the most ${figure(mostA)} A, leaks ${figure(leakMa)} mA${unknown ? `, ${unknown} of unknown draw` : ''}`,
+        ({ title, watts, drawA, ratedA, share, mostWatts, mostA, leakMa, unknown }) =>
+          `${title}: ${figure(watts, 0)} W, ${figure(drawA)} A; up to ${figure(mostWatts, 0)} W, ${figure(mostA)} A of ${figure(ratedA)} A (${percent(share)}); leaks ${figure(leakMa)} mA${unknown ? `, ${unknown} of unknown draw` : ''}`,
+      ),
+      ...distributions.map(
+        ({ title, ratedA, phases, neutralA, unsaid }) =>
+          `${title}: ${phases.map(({ phase, mostA, share }) => `phase ${phase} up to ${figure(mostA)} A of ${figure(ratedA)} A (${percent(share)})`).join(', ')}; neutral ${figure(neutralA)} A${unsaid.length ? `; ${unsaid.length} circuits without a phase` : ''}`,
+      ),
+      ...closings.map(
+        ({ title, inrushA, bearsA, unknown }) =>
+          `One switch at ${title}: ${figure(inrushA, 0)} A of inrush, its protection bears ${figure(bearsA, 0)} A${unknown ? `; ${unknown} of unknown inrush` : ''}`,
       ),
       ...(supply.loose.length ? [`On no circuit: ${listWords(supply.loose.map(({ name }) => name))}`] : []),
       ...switches.map(

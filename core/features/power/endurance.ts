@@ -1,3 +1,4 @@
+import { largestDrawOf } from '#core/catalog'
 import type { DeviceNode, Traced } from '#core/chain'
 import { minutesOfDay, own, powered, hangingOn } from '#core/document'
 import { fact } from '#core/kernel'
@@ -26,6 +27,8 @@ export interface Cell {
   readonly givesWh: number
   /** All that hangs on it, W: a battery with several loads is shared. */
   readonly drawW: number
+  /** The same with everything at its largest draw at once, W: what it must be able to give. */
+  readonly largestW: number
   /** How long all of them last at that, h. */
   readonly hours: number
   /** It ends for a reason of its own: it gives too few watts, or its draw is too small to keep it on. */
@@ -91,6 +94,7 @@ const enduranceFact = fact<Traced, readonly Endurance[]>('batteries', traced => 
                 count: 1,
                 givesWh: ownWh * USABLE * cold,
                 drawW: watts,
+                largestW: largestDrawOf(model),
                 hours: watts > 0 ? (ownWh * USABLE * cold) / watts : Infinity,
               },
             ]),
@@ -124,13 +128,15 @@ export const enduranceOf = (traced: Traced): readonly Endurance[] => traced.ask(
 
 function cellOf({ plan }: Traced, id: string, battery: Battery, cold: number): Cell {
   const { title, kind, wh, count = 1, mostW, offBelowW, aged, loads = {} } = battery
-  const drawW = Object.keys(loads).reduce((sum, device) => {
+  const models = Object.keys(loads).flatMap(device => {
     const there = own(plan.devices, device)
-    return sum + (there ? plan.models[there.model]!.watts : 0)
-  }, 0)
+    return there ? [plan.models[there.model]!] : []
+  })
+  const drawW = models.reduce((sum, { watts }) => sum + watts, 0)
+  const largestW = models.reduce((sum, model) => sum + largestDrawOf(model), 0)
   const givesWh = wh * count * USABLE * cold * (kind === 'bank' ? BANK_SHARE : 1) * (aged ? AGED_SHARE : 1)
   const fails =
-    mostW !== undefined && drawW > mostW ? 'weak' : offBelowW !== undefined && drawW < offBelowW ? 'off' : undefined
+    mostW !== undefined && largestW > mostW ? 'weak' : offBelowW !== undefined && drawW < offBelowW ? 'off' : undefined
   return {
     battery: id,
     title,
@@ -138,6 +144,7 @@ function cellOf({ plan }: Traced, id: string, battery: Battery, cold: number): C
     count,
     givesWh,
     drawW,
+    largestW,
     hours: drawW > 0 ? givesWh / drawW : Infinity,
     ...(fails ? { fails } : {}),
   }

@@ -1,5 +1,5 @@
 import { feature } from '#core/propose'
-import { BATTERY_ANCHOR, CIRCUIT_ANCHOR, STRIP_ANCHOR } from './anchors'
+import { BATTERY_ANCHOR, CIRCUIT_ANCHOR, DISTRIBUTION_ANCHOR, LOAD_ANCHOR, STRIP_ANCHOR } from './anchors'
 import { MEASURES } from './measures'
 import { CURRENT_QUANTITY } from './quantities'
 import { batteryShort, phoneEmpty } from './rules/battery-short'
@@ -14,7 +14,7 @@ import { stripIntoStrip } from './rules/strip-into-strip'
 
 export const power = feature({
   id: 'power',
-  anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR, STRIP_ANCHOR],
+  anchors: [CIRCUIT_ANCHOR, BATTERY_ANCHOR, STRIP_ANCHOR, DISTRIBUTION_ANCHOR, LOAD_ANCHOR],
   quantities: [CURRENT_QUANTITY],
   measures: MEASURES,
   rules: [

@@ -20,23 +20,23 @@ export function layByPlace(traced: Traced): Laid {
   const { plan } = traced
   const { circuits, loose, mains } = traced.ask(circuitsFact)
   const volts = voltsOf(mains)
-  const drawA = new Map(circuits.map(one => [one.id, one.drawA]))
+  const mostA = new Map(circuits.map(one => [one.id, one.mostA]))
   const edits: Edit[] = []
   const left: string[] = []
-  const heaviest = [...loose].sort((a, b) => (b.watts ?? 0) - (a.watts ?? 0) || (a.device < b.device ? -1 : 1))
-  for (const { device, name, watts } of heaviest) {
+  const heaviest = [...loose].sort((a, b) => (b.mostWatts ?? 0) - (a.mostWatts ?? 0) || (a.device < b.device ? -1 : 1))
+  for (const { device, name, mostWatts } of heaviest) {
     const place = plan.devices[device]!.place
-    const amps = currentOf(watts ?? 0, volts)
+    const amps = currentOf(mostWatts ?? 0, volts)
     const [best] = circuits
       .filter(({ places }) => place !== undefined && places.includes(place))
-      .map(({ id, ratedA }) => ({ id, share: (drawA.get(id)! + amps) / ratedA }))
+      .map(({ id, ratedA }) => ({ id, share: (mostA.get(id)! + amps) / ratedA }))
       .filter(({ share }) => share <= SAFE_SHARE)
       .sort((a, b) => a.share - b.share)
     if (!best) {
       left.push(name)
       continue
     }
-    drawA.set(best.id, drawA.get(best.id)! + amps)
+    mostA.set(best.id, mostA.get(best.id)! + amps)
     edits.push(setEdit(['circuits', best.id, 'loads', device], true))
   }
   return { edits, hung: edits.length, left }

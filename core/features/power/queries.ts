@@ -3,13 +3,19 @@ import type { Checked } from '#core/propose'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
 import { layByPlace } from './lay'
+import { closingsOf } from './inrush'
+import { distributionsOf } from './phases'
 import { poeOf } from './poe'
 import { swapsOf } from './swaps'
 
 export const QUERIES = {
   poe: ({ traced }: Checked) => poeOf(traced).switches,
   laid: ({ traced }: Checked) => layByPlace(traced),
-  circuits: ({ traced }: Checked) => traced.ask(circuitsFact),
+  circuits: ({ traced }: Checked) => ({
+    ...traced.ask(circuitsFact),
+    distributions: distributionsOf(traced),
+    closings: closingsOf(traced),
+  }),
   endurance: ({ traced }: Checked) => ({
     devices: enduranceOf(traced),
     swaps: Object.fromEntries(enduranceOf(traced).map(({ device }) => [device, swapsOf(traced, device)])),

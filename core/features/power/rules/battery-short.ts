@@ -1,9 +1,10 @@
-import { MODELS, type Model, portsOf } from '#core/catalog'
+import { MODELS, hasSockets } from '#core/catalog'
 import { type Traced, runAt } from '#core/chain'
 import { freshId, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { clockOf, figure, listWords } from '#core/words'
+import { deviceAt, poweredAt } from '../anchors'
 import { BANK_SHARE, type Endurance, USABLE, coldShare, enduranceOf } from '../endurance'
 
 const hoursWords = (hours: number): string => {
@@ -26,7 +27,7 @@ export const batteryShort = rule({
     },
     weak: {
       severity: 'R',
-      says: '{battery} gives {most} at most, and what hangs on it draws {draw}: {device} goes off.',
+      says: '{battery} gives {most} at most, and what hangs on it draws up to {draw}: {device} goes off.',
     },
     off: {
       severity: 'R',
@@ -35,7 +36,7 @@ export const batteryShort = rule({
   },
   find: (traced, say) =>
     short(traced, false).map(one => {
-      const at = { on: 'device', device: one.device } as const
+      const at = poweredAt(one.device, traced.chain.nodes.get(one.device)!.model)
       const run = runAt(traced, one.device)
       const bad = one.cells.find(({ fails }) => fails)
       const entry = bad?.battery === undefined ? undefined : own(traced.plan.batteries, bad.battery)
@@ -46,7 +47,7 @@ export const batteryShort = rule({
           {
             battery: text(bad.title),
             device: text(one.name),
-            draw: text(`${figure(bad.drawW)}\u00A0W`),
+            draw: text(`${figure(bad.fails === 'weak' ? bad.largestW : bad.drawW)}\u00A0W`),
             most: text(`${figure(entry.mostW ?? 0)}\u00A0W`),
             least: text(`${figure(entry.offBelowW ?? 0)}\u00A0W`),
           },
@@ -66,7 +67,7 @@ export const batteryShort = rule({
       )
     }),
   remedies: (traced, { at }) => {
-    const one = at.on === 'device' ? short(traced, false).find(({ device }) => device === at.device) : undefined
+    const one = short(traced, false).find(({ device }) => device === deviceAt(at))
     return one ? [...mainsFor(traced, one), ...morePacks(traced, one), ...banked(traced, one)] : []
   },
 })
@@ -191,19 +192,10 @@ function charging(traced: Traced, { device }: Endurance): Proposal[] {
   const box = run?.links.map(({ wire }) => wire.to?.node).find(node => node?.model.role === 'way')
   if (!box) return []
   return [...MODELS]
-    .filter(([, row]) => row.charges && fits(box.model, row))
+    .filter(([, row]) => row.charges && hasSockets(box.model, row))
     .flatMap(([id, row]): Proposal[] => {
       const draft = new Draft(traced.plan)
       draft.set(['devices', box.id, 'model'], draft.model(id))
       return [{ title: `In its place: ${row.title}`.slice(0, 120), edits: draft.edits }]
     })
 }
-
-/** The same sockets under the same names, so that the cables stay. */
-const fits = (now: Model, row: Model): boolean =>
-  (['in', 'out'] as const).every(dir =>
-    portsOf(now, dir).every(([id, port]) => {
-      const other = own(row.ports, id)
-      return other?.dir === dir && other.connector === port.connector && other.carries === port.carries
-    }),
-  )

@@ -1,41 +1,126 @@
-import { type Plan, circuitOf, keepersOf } from '#core/document'
+import { type Plan, circuitOf, hangingBehind, keepersOf, own } from '#core/document'
+import { largestDrawOf } from '#core/catalog'
+import type { Traced } from '#core/chain'
 import { count, power, share, text } from '#core/kernel'
 import { Draft, rule, type Proposal } from '#core/propose'
-import { circuitsFact, currentOf, SAFE_SHARE, voltsOf, type CircuitLoad, type Circuits } from '../circuits'
+import { figure } from '#core/words'
+import { type CircuitLoad, SAFE_SHARE, circuitsFact } from '../circuits'
+import { type Closing, closingsOf } from '../inrush'
+import { stripMostW } from '../mains'
+import { distributionsOf, fullestOf } from '../phases'
 import { current } from '../quantities'
+import { moveTo, relieved } from '../relieve'
+
+const things = (n: number): string => `${n} device${n === 1 ? '' : 's'}`
+
+interface Reel {
+  readonly strip: string
+  readonly title: string
+  readonly watts: number
+  readonly bearsW: number
+  readonly wound: boolean
+}
+/** Reels that carry more than they bear as they lie. */
+const hotReels = ({ plan }: Traced): Reel[] =>
+  Object.entries(plan.strips).flatMap(([strip, { title, reel }]): Reel[] => {
+    if (!reel) return []
+    const wound = reel.wound === true
+    const bearsW = wound ? reel.woundW : reel.unwoundW
+    const watts = stripMostW(plan, strip)
+    return watts > bearsW ? [{ strip, title, watts, bearsW, wound }] : []
+  })
+
+const struck = (traced: Traced): Closing[] => closingsOf(traced).filter(({ inrushA, bearsA }) => inrushA > bearsA)
 
 export const circuitOverloaded = rule({
   code: 'P04',
-  about: 'A circuit carries more than four fifths of what its protection holds, or more than all of it.',
+  about:
+    'A circuit, a phase, a reel or an uninterruptible supply carries more than it bears: circuits and phases, more than four fifths.',
   messages: {
     above: {
       severity: 'H',
-      says: '{loads} on {circuit} draw {watts}, which is {current} of its {rated}: its protection trips, and everything on it goes dark. Follow local codes; have licensed people do mains work.',
+      says: '{loads} on {circuit} draw up to {watts}, which is {current} of its {rated}: its protection trips, and everything on it goes dark. Follow local codes; have licensed people do mains work.',
     },
     keeper: {
       severity: 'R',
-      says: '{loads} on {circuit} draw {watts}, and it gives {most} when the mains fail: it switches off at once, and everything on it with it.',
+      apart: true,
+      says: '{loads} on {circuit} draw up to {watts}, and it gives {most} when the mains fail: it switches off at once, and everything on it with it.',
     },
     near: {
       severity: 'R',
-      says: '{loads} on {circuit} draw {watts}, which is {current} of its {rated} ({share}): for hours no more than {safe} is safe.',
+      says: '{loads} on {circuit} draw up to {watts}, which is {current} of its {rated} ({share}): for hours no more than {safe} is safe.',
+    },
+    phaseAbove: {
+      severity: 'H',
+      says: 'Phase {phase} of {distribution} carries up to {current} of its {rated}: its protection trips, and {circuits} with it. Follow local codes; have licensed people do mains work.',
+    },
+    phaseNear: {
+      severity: 'R',
+      says: 'Phase {phase} of {distribution} carries up to {current} of its {rated} ({share}): for hours no more than {safe} is safe.',
+    },
+    reel: {
+      severity: 'H',
+      apart: true,
+      says: '{strip} lies {how} and carries up to {watts}; so it bears {most}: it grows hot enough to burn. Follow local codes.',
+    },
+    inrush: {
+      severity: 'R',
+      apart: true,
+      says: 'One switch closes {loads} at {switch} at once: for {ms} they take {inrush}, and the protection of {circuit} bears {bears} (class {class}): it may trip as the show is switched on.',
     },
   },
   find: (traced, say) => [
     ...keepersOf(traced.plan)
       .filter(({ weak }) => weak)
-      .map(({ strip, title, devices, drawW, mostW }) =>
+      .map(({ strip, title, devices, largestW, mostW }) =>
         say(
           'keeper',
           { on: 'strip', strip },
-          {
-            loads: text(`${devices.length} device${devices.length === 1 ? '' : 's'}`),
-            circuit: text(title),
-            watts: power(drawW),
-            most: power(mostW),
-          },
+          { loads: text(things(devices.length)), circuit: text(title), watts: power(largestW), most: power(mostW) },
         ),
       ),
+    ...hotReels(traced).map(({ strip, title, watts, bearsW, wound }) =>
+      say(
+        'reel',
+        { on: 'strip', strip },
+        {
+          strip: text(title),
+          how: text(wound ? 'wound on its reel' : 'unwound'),
+          watts: power(watts),
+          most: power(bearsW),
+        },
+      ),
+    ),
+    ...struck(traced).map(({ on, id, title, circuit, devices, inrushA, ms, bearsA, trips }) =>
+      say('inrush', on === 'strip' ? { on, strip: id } : { on, circuit: id }, {
+        loads: text(things(devices.length)),
+        switch: text(title),
+        ms: text(`${figure(ms)}\u00A0ms`),
+        inrush: current(inrushA),
+        circuit: text(traced.plan.circuits[circuit]!.title),
+        bears: current(bearsA),
+        class: text(trips.toUpperCase()),
+      }),
+    ),
+    ...distributionsOf(traced).flatMap(one => {
+      const { phase, circuits, mostA, share: used } = fullestOf(one)
+      if (used <= SAFE_SHARE) return []
+      return [
+        say(
+          used > 1 ? 'phaseAbove' : 'phaseNear',
+          { on: 'distribution', distribution: one.id },
+          {
+            phase: text(String(phase)),
+            distribution: text(one.title),
+            circuits: text(circuits.map(id => traced.plan.circuits[id]!.title).join(', ')),
+            current: current(mostA),
+            rated: current(one.ratedA),
+            share: share(used),
+            safe: share(SAFE_SHARE),
+          },
+        ),
+      ]
+    }),
     ...traced
       .ask(circuitsFact)
       .circuits.filter(({ share: used }) => used > SAFE_SHARE)
@@ -44,10 +129,10 @@ export const circuitOverloaded = rule({
           circuit.share > 1 ? 'above' : 'near',
           { on: 'circuit', circuit: circuit.id },
           {
-            loads: text(circuit.loads.length === 1 ? 'What hangs' : `${circuit.loads.length} devices`),
+            loads: text(circuit.loads.length === 1 ? 'What hangs' : things(circuit.loads.length)),
             circuit: text(circuit.title),
-            watts: power(circuit.watts),
-            current: current(circuit.drawA),
+            watts: power(circuit.mostWatts),
+            current: current(circuit.mostA),
             rated: current(circuit.ratedA),
             share: share(circuit.share),
             safe: share(SAFE_SHARE),
@@ -56,78 +141,88 @@ export const circuitOverloaded = rule({
         ),
       ),
   ],
-  remedies: (traced, { at }) => {
-    if (at.on === 'strip') return offKeeper(traced.plan, at.strip)
-    const known = traced.ask(circuitsFact)
-    const circuit = at.on === 'circuit' ? known.circuits.find(({ id }) => id === at.circuit) : undefined
-    if (!circuit) return []
-    const move = (to: string, title: string, fresh?: (draft: Draft, moved: readonly string[]) => void): Proposal[] => {
-      const moved = toMove(circuit, known, to)
-      if (!moved) return []
-      const draft = new Draft(traced.plan)
-      fresh?.(draft, moved)
-      for (const device of moved) {
-        draft.set(['circuits', circuit.id, 'loads', device])
-        if (!fresh) draft.set(['circuits', to, 'loads', device], true)
-      }
-      const names = moved.map(device => traced.plan.devices[device]!.name).join(', ')
-      return [{ title: `Plug ${names} into ${title}`.slice(0, 120), edits: draft.edits }]
+  remedies: (traced, { at, says }) => {
+    if (says === 'inrush') return softer(traced, at)
+    if (at.on === 'strip') return says === 'reel' ? cooler(traced, at.strip) : offKeeper(traced.plan, at.strip)
+    if (at.on === 'distribution') {
+      const one = distributionsOf(traced).find(({ id }) => id === at.distribution)
+      if (!one) return []
+      const { circuits, mostA } = fullestOf(one)
+      return relieved(traced, circuits, mostA - one.ratedA * SAFE_SHARE)
     }
-    const others = known.circuits
-      .filter(({ id }) => id !== circuit.id)
-      .sort((a, b) => a.share - b.share)
-      .flatMap(({ id, title }) => move(id, title))
-    const added = move(NEW, 'another circuit of the house', (draft, moved) =>
-      draft.add('circuits', 'another circuit', {
-        title: 'Another circuit',
-        order: 1 + Math.max(...known.circuits.map(({ order }) => order)),
-        amps: circuit.ratedA,
-        loads: Object.fromEntries(moved.map(device => [device, true as const])),
-      }),
-    )
-    return [...others, ...added]
+    const circuit = at.on === 'circuit' ? find(traced, at.circuit) : undefined
+    return circuit ? relieved(traced, [circuit.id], circuit.mostA - circuit.ratedA * SAFE_SHARE) : []
   },
 })
 
-/** The fewest loads, the largest first, straight into the wall beside it, so that it bears the rest. */
-function offKeeper(plan: Plan, strip: string): Proposal[] {
-  const keeper = keepersOf(plan).find(one => one.strip === strip)
+const find = (traced: Traced, id: string): CircuitLoad | undefined =>
+  traced.ask(circuitsFact).circuits.find(circuit => circuit.id === id)
+
+const names = (plan: Plan, ids: readonly string[]): string => ids.map(id => plan.devices[id]!.name).join(', ')
+
+/** The fewest loads of a strip, the largest first, straight into the wall beside it, so that `most` W are left on it. */
+function offStrip(plan: Plan, strip: string, most: number): Proposal[] {
   const circuit = circuitOf(plan, strip)
-  if (!keeper || circuit === undefined) return []
-  const watts = (id: string) => plan.models[plan.devices[id]!.model]!.watts
-  const mine = keeper.devices.filter(id => plan.strips[strip]!.loads?.[id]).sort((a, b) => watts(b) - watts(a))
+  if (circuit === undefined) return []
+  const watts = (id: string): number => largestDrawOf(plan.models[plan.devices[id]!.model]!)
+  const mine = [...hangingBehind(plan, strip)]
+    .filter(id => own(plan.devices, id) && plan.strips[strip]!.loads?.[id])
+    .sort((a, b) => watts(b) - watts(a))
   const moved: string[] = []
-  let drawW = keeper.drawW
+  let left = stripMostW(plan, strip)
   for (const id of mine) {
-    if (drawW <= keeper.mostW) break
+    if (left <= most) break
     moved.push(id)
-    drawW -= watts(id)
+    left -= watts(id)
   }
-  if (drawW > keeper.mostW) return []
+  if (left > most) return []
   const draft = new Draft(plan)
-  for (const id of moved) {
-    draft.set(['strips', strip, 'loads', id])
-    draft.set(['circuits', circuit, 'loads', id], true)
-  }
-  const names = moved.map(id => plan.devices[id]!.name).join(', ')
-  return [{ title: `Plug ${names} beside ${keeper.title}`.slice(0, 120), edits: draft.edits }]
+  for (const id of moved) moveTo(draft, id, circuit)
+  const { title } = plan.strips[strip]!
+  return [{ title: `Plug ${names(plan, moved)} beside ${title}`.slice(0, 120), edits: draft.edits }]
 }
 
-const NEW = ''
+const offKeeper = (plan: Plan, strip: string): Proposal[] => {
+  const keeper = keepersOf(plan).find(one => one.strip === strip)
+  return keeper ? offStrip(plan, strip, keeper.mostW) : []
+}
 
-/** The fewest loads, the heaviest first, whose move brings both circuits to what is safe; undefined where none do. */
-function toMove(circuit: CircuitLoad, { circuits, mains }: Circuits, to: string): string[] | undefined {
-  const volts = voltsOf(mains)
-  const target = circuits.find(({ id }) => id === to) ?? { ratedA: circuit.ratedA, drawA: 0 }
-  const room = target.ratedA * SAFE_SHARE - target.drawA
-  const needs = circuit.drawA - circuit.ratedA * SAFE_SHARE
-  const moved: string[] = []
-  let sum = 0
-  for (const { device, watts = 0 } of circuit.loads) {
-    const a = currentOf(watts, volts)
-    if (sum >= needs || sum + a > room) continue
-    moved.push(device)
-    sum += a
+/** Unwound, where it bears that; less on it. */
+function cooler(traced: Traced, strip: string): Proposal[] {
+  const hot = hotReels(traced).find(one => one.strip === strip)
+  const { reel, title } = traced.plan.strips[strip]!
+  if (!hot || !reel) return []
+  const draft = new Draft(traced.plan)
+  draft.set(['strips', strip, 'reel'], { woundW: reel.woundW, unwoundW: reel.unwoundW })
+  const unwind =
+    hot.wound && hot.watts <= reel.unwoundW
+      ? [{ title: `Unwind ${title} altogether`.slice(0, 120), edits: draft.edits }]
+      : []
+  return [...unwind, ...offStrip(traced.plan, strip, hot.bearsW)]
+}
+
+/** A strip that closes one after another; on a circuit with a switch, what strikes hardest on such a strip. */
+function softer(traced: Traced, at: { readonly on: string }): Proposal[] {
+  const { plan } = traced
+  const id = 'strip' in at ? at.strip : 'circuit' in at ? at.circuit : undefined
+  const one = struck(traced).find(closing => closing.on === at.on && closing.id === id)
+  if (!one) return []
+  const draft = new Draft(plan)
+  if (one.on === 'strip') {
+    draft.set(['strips', one.id, 'switched'], 'in-turn')
+    return [{ title: `${one.title} as one that switches its outlets in turn`.slice(0, 120), edits: draft.edits }]
   }
-  return sum >= needs && moved.length ? moved : undefined
+  const moved = one.devices.map(({ device }) => device).filter(device => plan.circuits[one.id]!.loads?.[device])
+  draft.add('strips', 'in turn', {
+    title: `In turn, ${one.title}`.slice(0, 120),
+    order: 1 + Math.max(0, ...Object.values(plan.strips).map(({ order }) => order)),
+    circuit: one.id,
+    ...(plan.circuits[one.id]!.socket === undefined ? {} : { plug: plan.circuits[one.id]!.socket! }),
+    switched: 'in-turn',
+    loads: Object.fromEntries(moved.map(device => [device, true as const])),
+  })
+  for (const device of moved) draft.set(['circuits', one.id, 'loads', device])
+  return moved.length
+    ? [{ title: `Plug ${names(plan, moved)} into a strip that switches in turn`.slice(0, 120), edits: draft.edits }]
+    : []
 }

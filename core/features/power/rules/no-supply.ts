@@ -1,6 +1,7 @@
 import { type Traced, runAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
+import { deviceAt, poweredAt } from '../anchors'
 import { circuitsFact } from '../circuits'
 import { type Unsupplied, unsupplied } from '../supplied'
 
@@ -28,13 +29,13 @@ const dark = (code: string, about: string, mine: (one: Unsupplied) => boolean) =
         .map(({ node, place }) =>
           say(
             node.model.supply === 'usb' ? 'usb' : 'mains',
-            { on: 'device', device: node.id },
+            poweredAt(node.id, node.model),
             { device: text(node.device.name), place: text(place) },
             runAt(traced, node.id),
           ),
         ),
     remedies: (traced, { at }) => {
-      const one = at.on === 'device' ? unsupplied(traced).find(({ node }) => node.id === at.device) : undefined
+      const one = unsupplied(traced).find(({ node }) => node.id === deviceAt(at))
       return one && mine(one) ? [...byLead(traced, one), ...byOutlet(traced, one), ...byBank(traced, one)] : []
     },
   })

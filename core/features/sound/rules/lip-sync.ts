@@ -1,5 +1,14 @@
 import { portsOf } from '#core/catalog'
-import { type DeviceNode, type Traced, delayMs, deviceName } from '#core/chain'
+import {
+  type DelayMs,
+  type DeviceNode,
+  type Traced,
+  addDelay,
+  delayMs,
+  deviceName,
+  isSwitcher,
+  socketKey,
+} from '#core/chain'
 import type { Link, LinkEnd } from '#core/document'
 import { delay, length, text } from '#core/kernel'
 import {
@@ -15,7 +24,7 @@ import {
 } from '#core/propose'
 import { listWords } from '#core/words'
 import { timesOf } from '../../time/facts'
-import { AIR_MS_PER_M, windowOf } from '../facts'
+import { AIR_MS_PER_M, WINDOWS, windowOf } from '../facts'
 
 export const lipSync = rule({
   code: 'A08',
@@ -28,6 +37,14 @@ export const lipSync = rule({
     late: {
       severity: 'Q',
       says: 'At {stage} the sound comes up to {error} after the pictures of the cameras; {window} allows {limit}.',
+    },
+    mayEarly: {
+      severity: 'R',
+      says: 'At {stage} the pictures of the cameras may come up to {error} after the sound, where the pictures are as slow and the sound is as fast as they may be: nobody bears more than {limit} (ITU-R BT.1359-1).',
+    },
+    mayLate: {
+      severity: 'R',
+      says: 'At {stage} the sound may come up to {error} after the pictures of the cameras, where the pictures are as fast and the sound is as slow as they may be: nobody bears more than {limit} (ITU-R BT.1359-1).',
     },
     room: {
       severity: 'Q',
@@ -63,6 +80,14 @@ export const lipSync = rule({
       const span = errorsAt(traced, stage)
       // Where no delay of the sound serves all pictures, that is told.
       if (span && span.max - span.min > window.hi - window.lo && apartAt(traced, stage)) return []
+      const range = span && rangeAt(traced, stage)
+      const borne = WINDOWS.bt1359
+      if (range && (range.max > borne.hi || range.min < borne.lo)) {
+        const early = range.max > borne.hi
+        const limit = delay(early ? borne.hi : -borne.lo)
+        const error = delay(early ? range.max : -range.min)
+        return [say(early ? 'mayEarly' : 'mayLate', at, { ...words, error, limit }, run)]
+      }
       if (span && (span.max > window.hi || span.min < window.lo)) {
         const early = span.max > window.hi
         return [
@@ -111,30 +136,81 @@ export const lipSync = rule({
  * How early the sound from plugs is against the cameras, ms: the least and the most at who hears it behind a switcher.
  * Typical figures, but what was measured by a clap counts in their place while its way stays.
  */
-export function errorsAt(
-  traced: Traced,
-  stage: DeviceNode,
-): { readonly min: number; readonly max: number } | undefined {
+export function errorsAt(traced: Traced, stage: DeviceNode): Span | undefined {
+  return typicalOf(errorRanges(traced, stage))
+}
+
+interface Span {
+  readonly min: number
+  readonly max: number
+}
+const spanOf = (
+  all: readonly DelayMs[],
+  least: (one: DelayMs) => number,
+  most: (one: DelayMs) => number,
+): Span | undefined => (all.length ? { min: Math.min(...all.map(least)), max: Math.max(...all.map(most)) } : undefined)
+
+const typicalOf = (all: readonly DelayMs[]): Span | undefined =>
+  spanOf(
+    all,
+    ({ typ }) => typ,
+    ({ typ }) => typ,
+  )
+const farthestOf = (all: readonly DelayMs[]): Span | undefined =>
+  spanOf(
+    all,
+    ({ min }) => min,
+    ({ max }) => max,
+  )
+
+/** What was clapped of cameras at who hears them behind a switcher, while the ways stay. */
+function clapsAt(traced: Traced, stage: DeviceNode): { source: string; sound: string; earlyMs: DelayMs }[] {
   // Without a clap nothing of it is worked out.
-  const clapped = (Object.keys(traced.plan.measured).length > 0 ? timesOf(traced) : [])
+  return (Object.keys(traced.plan.measured).length > 0 ? timesOf(traced) : [])
     .filter(({ pictures }) => pictures[0]?.through.at(-1)?.device === stage.id)
     .flatMap(({ pictures, sounds, pairs }) =>
       pairs.flatMap(({ picture, sound, earlyMs, measured }) =>
-        measured?.holds
-          ? [{ source: pictures[picture]!.source, sound: sounds[sound]!.origin, earlyMs: earlyMs.typ }]
-          : [],
+        measured?.holds ? [{ source: pictures[picture]!.source, sound: sounds[sound]!.origin, earlyMs }] : [],
       ),
     )
+}
+
+/** Camera pictures at a switcher's outputs; what was clapped of one against a sound from a plug counts for it. */
+function picturesAt(traced: Traced, stage: DeviceNode): CameraPicture[] {
+  const claps = clapsAt(traced, stage)
+  const mixed = traced.sound.mixes.get(stage.id)
+  return cameraPictures(traced, stage).map(picture => {
+    const clap = claps.find(({ source, sound }) => source === picture.camera.id && isPlugged(traced, sound))
+    const heard = clap && mixed?.get(clap.sound)
+    if (!heard) return picture
+    const shift = { min: heard.typ, typ: heard.typ, max: heard.typ }
+    const range = addDelay(clap.earlyMs, shift)
+    return { ...picture, ms: range.typ, range }
+  })
+}
+
+/** How early each sound from a plug is against each camera, for each listener, ms. */
+function errorRanges(traced: Traced, stage: DeviceNode): DelayMs[] {
+  const clapped = clapsAt(traced, stage)
   const sounds = [...(traced.sound.mixes.get(stage.id) ?? [])].filter(([origin]) => isPlugged(traced, origin))
   // Behind one switcher some hear it at once, and others across a hall.
   const airs = new Set((heardFrom(traced).get(stage) ?? []).map(([, { airM = 0 }]) => airM * AIR_MS_PER_M))
-  const errors = cameraPictures(traced, stage).flatMap(({ camera, ms }) =>
-    sounds.flatMap(([origin, { typ }]) => {
+  return cameraPictures(traced, stage).flatMap(({ camera, range }) =>
+    sounds.flatMap(([origin, heard]) => {
       const clap = clapped.find(({ source, sound }) => source === camera.id && sound === origin)
-      return clap ? [clap.earlyMs] : [...airs].map(air => ms - typ - air)
+      if (clap) return [clap.earlyMs]
+      return [...airs].map(air => ({
+        min: range.min - heard.max - air,
+        typ: range.typ - heard.typ - air,
+        max: range.max - heard.min - air,
+      }))
     }),
   )
-  return errors.length ? { min: Math.min(...errors), max: Math.max(...errors) } : undefined
+}
+
+/** As `errorsAt`, from where all is as fast as it may be to where all is as slow; a clap counts with its spread. */
+function rangeAt(traced: Traced, stage: DeviceNode): Span | undefined {
+  return farthestOf(errorRanges(traced, stage))
 }
 
 /** Camera pictures that are further apart than the window is wide, beside sound from plugs. */
@@ -144,7 +220,7 @@ export function apartAt(
 ): { readonly slow: CameraPicture; readonly fast: CameraPicture; readonly apartMs: number } | undefined {
   const { lo, hi } = windowOf(traced)
   if (pluggedSounds(traced, stage).length === 0) return undefined
-  const all = [...cameraPictures(traced, stage)].sort((a, b) => a.ms - b.ms)
+  const all = picturesAt(traced, stage).sort((a, b) => a.ms - b.ms)
   const [fast, slow] = [all[0], all.at(-1)]
   return fast && slow && slow.ms - fast.ms > hi - lo ? { slow, fast, apartMs: slow.ms - fast.ms } : undefined
 }
@@ -163,32 +239,47 @@ function besideOthers(traced: Traced, stage: DeviceNode) {
     .sort((a, b) => Math.abs(b.error) - Math.abs(a.error))
 }
 
-/** One delay for every sound plug: the middle of the pictures less the middle of the window, in whole milliseconds. */
+/**
+ * One delay for every sound plug: the middle of the pictures less the middle of the window, in whole milliseconds; nearer
+ * to its edge where else the slowest or the fastest would be beyond what is borne.
+ */
 function heldBack(traced: Traced, stage: DeviceNode): Proposal[] {
   const draft = new Draft(traced.plan)
-  const ms = holdSound(traced, stage, errorsAt(traced, stage)!, draft)
+  const ms = holdSound(traced, stage, errorsAt(traced, stage)!, draft, rangeAt(traced, stage))
   return [{ title: `Hold the sound at ${stage.device.name} back by ${ms} ms`, edits: draft.edits }]
 }
 
 /** Sets the delay of every sound plug for errors as they are or will be; gives that of the first, ms. */
-function holdSound(
-  traced: Traced,
-  stage: DeviceNode,
-  span: { readonly min: number; readonly max: number },
-  draft: Draft,
-): number {
+function holdSound(traced: Traced, stage: DeviceNode, span: Span, draft: Draft, range?: Span): number {
   const { lo, hi } = windowOf(traced)
-  const shift = Math.round((span.max + span.min) / 2 - (lo + hi) / 2)
-  const plugs = portsOf(stage.model, 'in').filter(
-    ([portId, port]) => port.carries === 'sound' && traced.sound.arriving.has(`${stage.id}/${portId}`),
-  )
-  const set = plugs.map(([portId]) => {
-    const now = stage.device.ports?.[portId]?.soundDelayMs ?? 0
+  const middle = Math.round((span.max + span.min) / 2 - (lo + hi) / 2)
+  const borne = WINDOWS.bt1359
+  const within = (least: number, most: number, ms: number): number => Math.min(most, Math.max(least, ms))
+  const shift = range
+    ? within(
+        Math.ceil(span.max - hi),
+        Math.floor(span.min - lo),
+        within(Math.ceil(range.max - borne.hi), Math.floor(range.min - borne.lo), middle),
+      )
+    : middle
+  const set = plugsInto(traced, stage).map(([{ id, device }, portId]) => {
+    const now = device.ports?.[portId]?.soundDelayMs ?? 0
     const ms = Math.max(0, now + shift)
-    draft.set(['devices', stage.id, 'ports', portId, 'soundDelayMs'], ms === 0 ? undefined : ms)
+    draft.set(['devices', id, 'ports', portId, 'soundDelayMs'], ms === 0 ? undefined : ms)
     return ms
   })
   return set[0] ?? 0
+}
+
+/** Plugs by which sound comes into a switcher's mix: its own first, then those of the feeders before it. */
+function plugsInto({ chain, sound }: Traced, stage: DeviceNode): [DeviceNode, string][] {
+  const mixed = sound.mixes.get(stage.id)
+  return [stage, ...[...chain.nodes.values()].filter(node => node !== stage && isSwitcher(node))].flatMap(node =>
+    portsOf(node.model, 'in').flatMap(([portId, { carries }]): [DeviceNode, string][] => {
+      const arriving = carries === 'sound' ? sound.arriving.get(socketKey(node.id, portId)) : undefined
+      return arriving && [...arriving.keys()].some(origin => mixed?.has(origin)) ? [[node, portId]] : []
+    }),
+  )
 }
 
 /** Sound that is heard only with its own picture is never apart from it. */
@@ -222,19 +313,21 @@ const MOST_IN_A_ROW = 3
 export function heldPictures(traced: Traced, stage: DeviceNode): Proposal[] {
   const { lo, hi } = windowOf(traced)
   const byInput = new Map<string, CameraPicture[]>()
-  for (const picture of cameraPictures(traced, stage))
+  for (const picture of picturesAt(traced, stage))
     byInput.set(picture.input, [...(byInput.get(picture.input) ?? []), picture])
   const all = [...byInput.values()].flat().map(({ ms }) => ms)
   const slowest = Math.max(...all)
   if (slowest - Math.min(...all) <= hi - lo) return []
   const draft = new Draft(traced.plan)
   const step = delayMs({ min: 2, typ: 2, max: 2, unit: 'frames' }, stage.standard!).typ
-  const after: number[] = []
+  const after: DelayMs[] = []
   const held: string[] = []
   for (const [input, pictures] of byInput) {
     const least = Math.min(...pictures.map(({ ms }) => ms))
     const boxes = least < slowest - (hi - lo) ? Math.ceil((slowest - (hi - lo) - least) / step) : 0
-    after.push(...pictures.map(({ ms }) => ms + boxes * step))
+    after.push(
+      ...pictures.map(({ range }) => addDelay(range, { min: boxes * step, typ: boxes * step, max: boxes * step })),
+    )
     if (boxes === 0) continue
     const last = traced.runs
       .find(run => run.lit && run.end?.device === stage.id && run.end.port === input)
@@ -250,16 +343,11 @@ export function heldPictures(traced: Traced, stage: DeviceNode): Proposal[] {
     held.push(pictures[0]!.camera.device.name)
   }
   const sounds = pluggedSounds(traced, stage)
-  if (sounds.length > 0)
-    holdSound(
-      traced,
-      stage,
-      {
-        min: Math.min(...after) - Math.max(...sounds.map(({ typ }) => typ)),
-        max: Math.max(...after) - Math.min(...sounds.map(({ typ }) => typ)),
-      },
-      draft,
-    )
+  const errors = after.flatMap(seen =>
+    sounds.map(heard => ({ min: seen.min - heard.max, typ: seen.typ - heard.typ, max: seen.max - heard.min })),
+  )
+  const span = typicalOf(errors)
+  if (span) holdSound(traced, stage, span, draft, farthestOf(errors))
   const sound = sounds.length > 0 ? ', and the sound with them' : ''
   return [{ title: `Hold ${listWords(held)} back by a frame delay${sound}`.slice(0, 120), edits: draft.edits }]
 }

@@ -21,7 +21,7 @@ export const CASES: readonly Faulty[] = [
         ...cameras,
         mic: 'microphone-speech',
         host: 'microphone-speech',
-        side: { model: 'switcher-12-sdi', standard: format },
+        side: { model: 'switcher-12-sdi', standard: format, ports: { 'sound-1': { soundDelayMs: 70 } } },
         main: { model: 'switcher-12-sdi', standard: format, ports: { ...shows } },
         rec: 'recorder-hdmi',
       },

@@ -1,0 +1,1 @@
+export { SOCKET_WORDS } from './collection'
