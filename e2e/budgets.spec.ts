@@ -220,6 +220,34 @@ test('tells a strip in a strip and a place without an outlet, and mends both', a
   await saved(page)
 })
 
+test('says what three phases carry, what stays on overnight, and which plug goes in nowhere', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'power')
+  const phases = page.getByRole('region', { name: 'Three-phase distributions' })
+  // Hall, west wall: up to 294 W / (230 V x 0.6) = 2.1 A of 16 A, 13 %.
+  await expect(phases.getByRole('row', { name: /Arena box/ })).toContainText('2.1\u00A0A, 13\u00A0%')
+  await phases.getByLabel('Protection of Arena box, A a phase').fill('2')
+  await phases.getByLabel('Protection of Arena box, A a phase').press('Enter')
+  await expect(page.getByRole('button', { name: /1 hazard/ })).toBeVisible()
+  await press(page, 'Control+z')
+  await expect(page.getByRole('button', { name: /hazard/ })).toHaveCount(0)
+  await page.getByRole('option', { name: /^Hall, west wall/ }).click()
+  const hall = page.getByRole('region', { name: 'Hall, west wall' })
+  await hall.locator('summary', { hasText: '25\u00A0m' }).click()
+  await hall.getByLabel('Plug of Reel, west wall').selectOption('round-32')
+  const mend = hall.getByRole('button', { name: /Give Reel, west wall a household plug/ })
+  await mend.click()
+  await expect(mend).toBeHidden()
+  await expect(hall.getByLabel('Plug of Reel, west wall')).toHaveValue('household')
+  await hall.getByLabel('stays wound').check()
+  await hall.getByLabel('What Reel, west wall bears wound, W').fill('100')
+  await hall.getByLabel('What Reel, west wall bears wound, W').press('Enter')
+  await hall.getByRole('button', { name: 'Unwind Reel, west wall altogether' }).click()
+  await expect(hall.getByLabel('stays wound')).not.toBeChecked()
+  await page.getByLabel(/stays built up overnight/).check()
+  await expect(page.getByRole('button', { name: /quality/ }).first()).toBeVisible()
+  await saved(page)
+})
+
 test('says which computer does what, where pictures are scaled, and lays recordings over each other', async ({
   page,
 }) => {

@@ -34,11 +34,11 @@ test('adds up circuits, tells the one that trips, and mends it by one press', as
   await expectAccessible(page)
   await press(page, 'ArrowDown')
   const hall = page.getByRole('region', { name: 'Hall, west wall' })
-  // 90 + 90 + 18 + 4 W at 230 V and a power factor of 0.6: 202 / 138 = 1.5 A.
-  await expect(page.getByRole('option', { name: /Hall, west wall.*202.W.*1\.5.A of 10.A/ })).toBeVisible()
+  // Up to 130 + 130 + 28 + 6 W at 230 V and a power factor of 0.6: 294 / 138 = 2.1 A.
+  await expect(page.getByRole('option', { name: /Hall, west wall.*294.W.*2\.1.A of 10.A/ })).toBeVisible()
   await hall.getByLabel('Protection, A').fill('1')
   await hall.getByLabel('Protection, A').press('Enter')
-  await expect(page.getByRole('heading', { level: 2 })).toContainText('Hall, west wall trips: 1.5')
+  await expect(page.getByRole('heading', { level: 2 })).toContainText('Hall, west wall trips: 2.1')
   await expect(page.getByRole('button', { name: /1 hazard/ })).toBeVisible()
   await hall.getByRole('button', { name: /^Plug .* into Gallery/ }).click()
   await expect(page.getByRole('button', { name: /hazard/ })).toHaveCount(0)

@@ -7,6 +7,8 @@ import {
   type Model,
   PORT_COLUMNS,
   bodyOf,
+  inletOf,
+  inrushOf,
   type PortRow,
   ROLES,
   portRows,
@@ -18,6 +20,7 @@ import { useNotices } from '~/shell/notices'
 import { saveFile } from '~/ui/save-file'
 import { usePlanStore } from '~/plan/store'
 import { decimal, priceSchema, volumeSchema, wattsSchema, weightSchema } from '~/ui/typed'
+import ModelMains from './ModelMains.vue'
 
 /** The models that this plan knows: those of the catalogue as they are, one's own to be changed. */
 const props = defineProps<{ filter: string }>()
@@ -129,8 +132,11 @@ async function field(
 
 const bodyOnly = (of: Model): Partial<Model> => {
   const { grams, litres, mostWatts, warm, unswitched, dc } = bodyOf(of)
+  const [inlet, inrush] = [inletOf(of), inrushOf(of)]
   return Object.fromEntries(
-    Object.entries({ grams, litres, mostWatts, warm, unswitched, dc }).filter(([, known]) => known !== undefined),
+    Object.entries({ grams, litres, mostWatts, warm, unswitched, dc, inlet, inrush }).filter(
+      ([, known]) => known !== undefined,
+    ),
   )
 }
 async function duplicate(): Promise<void> {
@@ -342,6 +348,11 @@ const value = (event: Event) => (event.target as HTMLInputElement).value.trim()
             />
             W
           </dd>
+          <ModelMains
+            v-if="model.supply === 'mains'"
+            :model="model"
+            @set="(part, words) => take({ ...model!, ...part }, `${model!.title}: ${words}`.slice(0, 120))"
+          />
           <dt>Weighs</dt>
           <dd>
             <TypedField

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { number } from 'yup'
 import { emptyPlan, freshId, setEdit } from '#core/document'
-import type { CircuitLoad } from '#core/features/power'
+import { PHASES, SOCKETS, type Circuit, type CircuitLoad, type Phase, type Trips } from '#core/features/power'
 import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
-import { decimal, nameSchema } from '~/ui/typed'
+import { nameSchema } from '~/ui/typed'
+import StripPart from './StripPart.vue'
 
-/** Where a circuit has outlets, what it lies behind, and the strips that hang on it. */
+/** Where a circuit has outlets and of what kind, what it lies behind, and the strips that hang on it. */
 const props = defineProps<{ circuit: CircuitLoad }>()
 const store = usePlanStore()
 const plan = computed(() => store.plan ?? emptyPlan(''))
@@ -22,7 +22,7 @@ const places = computed(() =>
 const residuals = computed(() => [
   ...new Set(Object.values(plan.value.circuits).flatMap(({ residual }) => residual ?? [])),
 ])
-const say = (field: 'places' | 'residual', value: unknown, words: string): Promise<boolean> =>
+const say = (field: keyof Circuit, value: unknown, words: string): Promise<boolean> =>
   store.commit(`${props.circuit.title}: ${words}`.slice(0, 120), [
     setEdit(['circuits', props.circuit.id, field], value as never),
   ])
@@ -43,35 +43,27 @@ async function addStrip(): Promise<void> {
     },
   ])
 }
-async function rename(id: string, title: string): Promise<void> {
-  await store.commit(`Call it ${title}`.slice(0, 120), [setEdit(['strips', id, 'title'], title)])
+const CLASSES: readonly Trips[] = ['b', 'c', 'd']
+const SOCKET_NAMES: Readonly<Record<(typeof SOCKETS)[number], string>> = {
+  'household': 'household',
+  'round-16': 'round, 16\u00A0A',
+  'round-32': 'round, 32\u00A0A',
+  'round-63': 'round, 63\u00A0A',
 }
-/** Into the wall, or into another strip. */
-async function plugStrip(id: string, into: string): Promise<void> {
-  const { title } = plan.value.strips[id]!
-  await store.commit(
-    `Plug ${title} into ${into ? plan.value.strips[into]!.title : props.circuit.title}`.slice(0, 120),
-    [
-      setEdit(['strips', id, 'strip'], into || undefined),
-      setEdit(['strips', id, 'circuit'], into ? undefined : props.circuit.id),
-    ],
-  )
-}
-async function removeStrip(id: string): Promise<void> {
-  await store.commit(`Take out ${plan.value.strips[id]!.title}`.slice(0, 120), [
-    { do: 'remove', collection: 'strips', id },
+const entry = computed(() => plan.value.circuits[props.circuit.id])
+const distributions = computed(() => Object.entries(plan.value.distributions))
+const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
+/** From which distribution and phase, as one word: both change together. */
+const fromWord = computed(() =>
+  props.circuit.distribution === undefined ? '' : `${props.circuit.distribution} ${props.circuit.phase ?? ''}`,
+)
+async function comeFrom(word: string): Promise<void> {
+  const [id = '', phase = ''] = word.split(' ')
+  await store.commit(`${props.circuit.title}: ${id ? `phase ${phase}` : 'from no distribution'}`.slice(0, 120), [
+    setEdit(['circuits', props.circuit.id, 'distribution'], id || undefined),
+    setEdit(['circuits', props.circuit.id, 'phase'], phase === '' ? undefined : (Number(phase) as Phase)),
   ])
 }
-/** Goes on from a battery when the mains fail: a usual small one, until somebody says what it has. */
-const keeps = (id: string, next: { wh: number; mostW: number } | undefined, words: string): void =>
-  void store.commit(`${plan.value.strips[id]!.title}: ${words}`.slice(0, 120), [setEdit(['strips', id, 'keeps'], next)])
-const keepSchema = number().typeError('a figure').min(1, '1 or more').max(100_000, 'at most 100 000')
-const loadsOn = (strip: string): string =>
-  props.circuit.loads
-    .filter(load => load.strip === strip)
-    .map(({ name }) => name)
-    .join(', ')
-const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 </script>
 
 <template>
@@ -90,6 +82,58 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
       aria-label="Residual-current protection that the circuit lies behind"
       @done="text => say('residual', text || undefined, text || 'behind none that is said')"
   /></label>
+  <label v-if="distributions.length" class="pair"
+    >Comes from
+    <select
+      class="pick"
+      :value="fromWord"
+      aria-label="Distribution and phase that the circuit comes from"
+      @change="event => comeFrom(valueIn(event))"
+    >
+      <option value="">not said</option>
+      <optgroup v-for="[id, one] in distributions" :key="id" :label="one.title">
+        <option v-for="phase in PHASES" :key="phase" :value="`${id} ${phase}`">phase {{ phase }}</option>
+      </optgroup>
+    </select></label
+  >
+  <label class="pair"
+    >Class of its protection
+    <select
+      class="pick"
+      :value="entry?.trips ?? ''"
+      aria-label="Class of the protection"
+      @change="event => say('trips', valueIn(event) || undefined, `class ${valueIn(event) || 'not said'}`)"
+    >
+      <option value="">not said: as C</option>
+      <option v-for="one in CLASSES" :key="one" :value="one">{{ one.toUpperCase() }}</option>
+    </select></label
+  >
+  <label class="pair"
+    >Its outlets
+    <select
+      class="pick"
+      :value="entry?.socket ?? 'household'"
+      aria-label="Outlets of the circuit"
+      @change="
+        event =>
+          say(
+            'socket',
+            valueIn(event) === 'household' ? undefined : valueIn(event),
+            SOCKET_NAMES[valueIn(event) as 'household'],
+          )
+      "
+    >
+      <option v-for="one in SOCKETS" :key="one" :value="one">{{ SOCKET_NAMES[one] }}</option>
+    </select></label
+  >
+  <label class="check small"
+    ><input
+      type="checkbox"
+      :checked="entry?.switched !== undefined"
+      @change="say('switched', entry?.switched ? undefined : 'at-once', entry?.switched ? 'no switch' : 'one switch')"
+    />
+    one switch of the house is before all its outlets</label
+  >
   <datalist id="power-residuals">
     <option v-for="one in residuals" :key="one" :value="one" />
   </datalist>
@@ -101,81 +145,11 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
     >
   </div>
   <h4>Strips on it</h4>
-  <div v-for="strip in circuit.strips" :key="strip.id" class="strip">
-    <TypedField
-      :value="strip.title"
-      :schema="nameSchema"
-      needs="a name"
-      :aria-label="`Name of ${strip.title}`"
-      @done="text => rename(strip.id, text)"
-    />
-    <select
-      class="pick"
-      :value="strip.into ?? ''"
-      :aria-label="`What ${strip.title} is plugged into`"
-      @change="event => plugStrip(strip.id, valueIn(event))"
-    >
-      <option value="">in the wall</option>
-      <option v-for="other in circuit.strips.filter(one => one.id !== strip.id)" :key="other.id" :value="other.id">
-        in {{ other.title }}
-      </option>
-    </select>
-    <button type="button" class="btn plain small" @click="removeStrip(strip.id)">Take out</button>
-    <label class="check small on"
-      ><input
-        type="checkbox"
-        :checked="plan.strips[strip.id]?.keeps !== undefined"
-        @change="
-          keeps(
-            strip.id,
-            plan.strips[strip.id]?.keeps ? undefined : { wh: 400, mostW: 600 },
-            plan.strips[strip.id]?.keeps ? 'off without mains' : 'goes on without mains',
-          )
-        "
-      />
-      goes on without mains{{
-        strip.keptMinutes === undefined
-          ? ''
-          : strip.keptMinutes === 0
-            ? ': too weak for what hangs on it'
-            : strip.keptMinutes > 600
-              ? ', for many hours'
-              : `, for about ${Math.floor(strip.keptMinutes)}\u00A0min`
-      }}</label
-    >
-    <span v-if="plan.strips[strip.id]?.keeps" class="kept small on">
-      <TypedField
-        inputmode="decimal"
-        :value="plan.strips[strip.id]!.keeps!.wh"
-        :schema="keepSchema"
-        :aria-label="`What ${strip.title} holds, Wh`"
-        @done="
-          text =>
-            keeps(strip.id, { ...plan.strips[strip.id]!.keeps!, wh: decimal(text || '1') }, `holds ${text}\u00A0Wh`)
-        "
-      />
-      Wh
-      <TypedField
-        inputmode="decimal"
-        :value="plan.strips[strip.id]!.keeps!.mostW"
-        :schema="keepSchema"
-        :aria-label="`What ${strip.title} gives at most, W`"
-        @done="
-          text =>
-            keeps(strip.id, { ...plan.strips[strip.id]!.keeps!, mostW: decimal(text || '1') }, `gives ${text}\u00A0W`)
-        "
-      />
-      W
-    </span>
-    <span class="small quiet on">{{ loadsOn(strip.id) || 'nothing on it yet' }}</span>
-  </div>
+  <StripPart v-for="strip in circuit.strips" :key="strip.id" :circuit="circuit" :strip="strip" />
   <button type="button" class="btn small" @click="addStrip">Add a strip</button>
 </template>
 
 <style scoped>
-.strip :deep(input) {
-  grid-column: 1 / -1;
-}
 h4 {
   font: 650 15px/1.3 var(--words);
   margin: 18px 0 4px;
@@ -198,24 +172,5 @@ h4 {
   gap: 8px;
   align-items: center;
   min-height: 32px;
-}
-.strip {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 4px 8px;
-  align-items: center;
-  margin-bottom: 8px;
-}
-
-.kept {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.kept :deep(input) {
-  width: 90px;
-}
-.on {
-  grid-column: 1 / -1;
 }
 </style>

@@ -14,6 +14,7 @@ import { useBoardStore } from '~/board/selection'
 import FindingList from '~/ui/FindingList.vue'
 import BatteriesView from './BatteriesView.vue'
 import CircuitSupply from './CircuitSupply.vue'
+import DistributionsPart from './DistributionsPart.vue'
 import PoeView from './PoeView.vue'
 
 /** What each circuit carries, against what its protection holds. */
@@ -35,11 +36,19 @@ const chosen = ref<string>()
 const list = ref<HTMLElement>()
 const circuits = computed(() => known.value?.circuits ?? [])
 const circuit = computed(() => circuits.value.find(({ id }) => id === chosen.value))
+/** The circuit to which a finding's place belongs: by itself, by a strip on it, or by what hangs there. */
+function circuitAt(at: string): string | undefined {
+  const [, on, id] = /^P\d\d:(circuit|strip|load)\/([^+]+)/.exec(at) ?? []
+  if (id === undefined || on === 'circuit') return id
+  return circuits.value.find(({ strips, loads }) =>
+    on === 'strip' ? strips.some(strip => strip.id === id) : loads.some(load => load.device === id),
+  )?.id
+}
 // What is in the plan may be chosen before its figures are there, and figures of before may still come in.
 watch(
   [circuits, () => plan.value.circuits, () => route.query.at] as const,
   ([all, there, at]) => {
-    const asked = typeof at === 'string' ? /^P(?:04|12):circuit\/(.+)$/.exec(at)?.[1] : undefined
+    const asked = typeof at === 'string' ? circuitAt(at) : undefined
     if (asked && Object.hasOwn(there, asked) && chosen.value === undefined) chosen.value = asked
     if (chosen.value === undefined || !Object.hasOwn(there, chosen.value))
       chosen.value = all.find(({ id }) => Object.hasOwn(there, id))?.id
@@ -50,13 +59,18 @@ watch(
 const percent = (share: number) => `${figure(share * 100, 0)}\u00A0%`
 const amps = (a: number) => `${figure(a)}\u00A0A`
 const watts = (w: number) => `${figure(w, 0)}\u00A0W`
-const findings = computed(() => (store.report?.findings ?? []).filter(({ id }) => ['P04', 'P07', 'P12'].includes(id)))
+const findings = computed(() =>
+  (store.report?.findings ?? []).filter(({ id }) => ['P04', 'P07', 'P08', 'P10', 'P11', 'P12'].includes(id)),
+)
 
 /** What stands at the circuit that is chosen, or at a strip on it. */
 const isHere = (at: { readonly on: string }): boolean =>
   at.on === 'circuit'
     ? (at as { circuit?: string }).circuit === circuit.value?.id
-    : at.on === 'strip' && (circuit.value?.strips.some(({ id }) => id === (at as { strip?: string }).strip) ?? false)
+    : at.on === 'strip'
+      ? (circuit.value?.strips.some(({ id }) => id === (at as { strip?: string }).strip) ?? false)
+      : (circuit.value?.loads.some(({ device }) => device === (at as { device?: string }).device) ?? false)
+const ofPhases = computed(() => findings.value.filter(({ at }) => at.on === 'distribution'))
 
 /** The answer of the chart, in one sentence. */
 const sentence = computed(() => {
@@ -66,7 +80,7 @@ const sentence = computed(() => {
   const { loose, mains } = known.value
   const word =
     fullest.share > 1
-      ? `${fullest.title} trips: ${amps(fullest.drawA)} on ${amps(fullest.ratedA)}.`
+      ? `${fullest.title} trips: ${amps(fullest.mostA)} at the most on ${amps(fullest.ratedA)}.`
       : fullest.share > 0.8
         ? `${fullest.title} is too full for hours: ${percent(fullest.share)} of ${amps(fullest.ratedA)}.`
         : `Every circuit holds; the fullest, ${fullest.title}, stands at ${percent(fullest.share)} of ${amps(fullest.ratedA)}.`
@@ -92,7 +106,7 @@ function make(colour: (name: string) => string) {
     note: { x, y: 1, yref: 'paper' as const, yanchor: 'bottom' as const, text: words, showarrow: false },
   })
   const lines = [line(80, 'safe for hours, 80 %', 'dot'), line(100, 'trips', 'solid')]
-  const most = Math.max(110, ...all.map(({ share }) => share * 100 + 8))
+  const most = Math.max(110, ...all.map(({ share }) => share * 100 + 22))
   return {
     traces: [
       {
@@ -110,11 +124,19 @@ function make(colour: (name: string) => string) {
             width: all.map(({ id }) => (id === chosen.value ? 3 : 1)),
           },
         } as never,
-        text: all.map(({ drawA, share }) => `${figure(drawA)} A, ${figure(share * 100, 0)} %`),
-        textposition: 'auto' as const,
-        insidetextfont: { color: '#15161B' },
+        text: all.map(({ mostA, share }) => `${figure(mostA)} A, ${figure(share * 100, 0)} %`),
+        textposition: 'outside' as const,
+        textfont: { color: colour('--text') },
         cliponaxis: false,
-        hovertemplate: '%{y}: %{x:.0f} % of its protection<extra></extra>',
+        hovertemplate: '%{y}: up to %{x:.0f} % of its protection<extra></extra>',
+      },
+      {
+        type: 'scatter' as const,
+        mode: 'markers' as const,
+        x: all.map(({ drawA, ratedA }) => (drawA / ratedA) * 100),
+        y: all.map(({ title }) => title),
+        marker: { symbol: 'line-ns', size: 16, line: { color: colour('--ground'), width: 2 } },
+        hovertemplate: '%{y}: typically %{x:.0f} %<extra></extra>',
       },
     ],
     layout: {
@@ -228,6 +250,10 @@ async function onto(device: string, strip: string): Promise<void> {
     setEdit(strip ? ['strips', strip, 'loads', device] : ['circuits', here.id, 'loads', device], true),
   ])
 }
+const stay = (): void =>
+  void store.commit(plan.value.brief.stays ? 'The rig is struck each day' : 'The rig stays built up overnight', [
+    setEdit(['brief', 'stays'], plan.value.brief.stays ? undefined : true),
+  ])
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const others = computed((): Circuits['loose'] => known.value?.loose ?? [])
 
@@ -316,15 +342,21 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
             @click="choose(one.id)"
           >
             <b class="cut">{{ one.title }}</b>
-            <span class="figures">{{ watts(one.watts) }}</span>
-            <span class="figures">{{ amps(one.drawA) }} of {{ amps(one.ratedA) }}</span>
+            <span class="figures">{{ watts(one.mostWatts) }}</span>
+            <span class="figures">{{ amps(one.mostA) }} of {{ amps(one.ratedA) }}</span>
             <span class="figures" :class="{ strong: one.share > 0.8 }">{{ percent(one.share) }}</span>
           </div>
         </div>
         <p class="small quiet law">
-          Planning figures from typical draws at a power factor of 0.6. Follow local codes; have licensed people do
-          mains work.
+          Everything at its largest draw at once, at a power factor of 0.6; what it typically draws is the short mark.
+          Follow local codes; have licensed people do mains work.
         </p>
+        <DistributionsPart :all="known.distributions" />
+        <FindingList :findings="ofPhases" />
+        <label class="check small stays"
+          ><input type="checkbox" :checked="plan.brief.stays === true" @change="stay" /> the rig stays built up
+          overnight, with its circuits live</label
+        >
       </section>
       <section v-if="circuit" class="right" :aria-label="circuit.title">
         <h3>
@@ -430,6 +462,13 @@ h2 {
 .law {
   margin: 12px 0 0;
   max-width: 80ch;
+}
+.stays {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+  margin-top: 12px;
 }
 .right {
   border-left: 1px solid var(--line);

@@ -81,7 +81,7 @@ export const CASES: readonly Faulty[] = [
       { socket: 'round-16' },
       { strip: { title: 'Strip', order: 1, circuit: 'wall', loads: on('spot', 'main', 'scr') } },
     ),
-    offers: ['In place of Strip one with a round plug of 16\u00A0A'],
+    offers: ['Give Strip a round plug of 16\u00A0A'],
     says: ['Strip has a household plug', 'Wall has a round socket of 16\u00A0A'],
   },
   {
@@ -99,7 +99,7 @@ export const CASES: readonly Faulty[] = [
       { loads: on('main', 'scr') },
       { two: { title: 'Two', order: 2, circuit: 'wall', plug: 'round-16', loads: on('spot') } },
     ),
-    offers: ['In place of Two one with a household plug'],
+    offers: ['Give Two a household plug'],
     says: ['Two has a round plug of 16\u00A0A, and Wall has household outlets'],
   },
 ]

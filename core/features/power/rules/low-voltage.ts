@@ -144,7 +144,7 @@ function fitting(traced: Traced, at: { readonly on: string }): Proposal[] {
   const draft = new Draft(plan)
   if (bad.on === 'strip') {
     draft.set(['strips', bad.id, 'plug'], bad.socket === 'household' ? undefined : bad.socket)
-    const title = `In place of ${plan.strips[bad.id]!.title} one with ${PLUG_WORDS[bad.socket]}`
+    const title = `Give ${plan.strips[bad.id]!.title} ${PLUG_WORDS[bad.socket]}`
     return [{ title: title.slice(0, 120), edits: draft.edits }]
   }
   draft.add('strips', 'distribution', {
