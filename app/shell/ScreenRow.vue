@@ -81,6 +81,7 @@ defineProps<{ screen: Screen; base: string }>()
 .controls :deep(.tabs),
 .controls :deep(.mode) {
   display: flex;
+  flex-wrap: nowrap;
   gap: 2px;
   margin-right: 8px;
 }
@@ -103,8 +104,18 @@ defineProps<{ screen: Screen; base: string }>()
 }
 @media (max-width: 900px) {
   .row {
-    gap: 12px;
+    gap: 0 12px;
     padding: 0 12px;
+    height: auto;
+    min-height: 36px;
+    flex-wrap: wrap;
+  }
+  .screens {
+    height: 36px;
+  }
+  .controls {
+    flex: 1 1 auto;
+    min-height: 34px;
   }
 }
 </style>

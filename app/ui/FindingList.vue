@@ -38,7 +38,7 @@ watch(
       class="btn remedy"
       @click="store.commit(remedy.title, remedy.edits)"
     >
-      <span class="cut">{{ remedy.title }}</span>
+      <span>{{ remedy.title }}</span>
       <span class="figures small">{{ remedy.effect.after.arrive }} of {{ remedy.effect.after.wanted }}</span>
     </button>
     <p v-if="remedies[finding.key]?.length === 0" class="small quiet">Nothing that is in the plan mends it.</p>
@@ -62,7 +62,16 @@ p {
   width: 100%;
   display: flex;
   justify-content: space-between;
+  align-items: center;
   gap: 12px;
+  height: auto;
+  min-height: 34px;
+  padding-block: 5px;
   margin-top: 4px;
+  text-align: left;
+  white-space: normal;
+}
+.remedy .figures {
+  flex: none;
 }
 </style>

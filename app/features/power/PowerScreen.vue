@@ -93,7 +93,7 @@ const sentence = computed(() => {
 const height = computed(() => Math.max(160, 84 + circuits.value.length * 46))
 function make(colour: (name: string) => string) {
   const all = [...circuits.value].reverse()
-  const line = (x: number, words: string, dash: 'solid' | 'dot') => ({
+  const line = (x: number, words: string, dash: 'solid' | 'dot', xanchor: 'left' | 'right') => ({
     shape: {
       type: 'line' as const,
       x0: x,
@@ -103,9 +103,9 @@ function make(colour: (name: string) => string) {
       y1: 1,
       line: { color: colour('--text'), width: 1.5, dash },
     },
-    note: { x, y: 1, yref: 'paper' as const, yanchor: 'bottom' as const, text: words, showarrow: false },
+    note: { x, y: 1, yref: 'paper' as const, xanchor, yanchor: 'bottom' as const, text: words, showarrow: false },
   })
-  const lines = [line(80, 'safe for hours, 80 %', 'dot'), line(100, 'trips', 'solid')]
+  const lines = [line(80, 'safe for hours, 80 %', 'dot', 'right'), line(100, 'trips', 'solid', 'left')]
   const most = Math.max(110, ...all.map(({ share }) => share * 100 + 22))
   return {
     traces: [
