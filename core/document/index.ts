@@ -51,5 +51,5 @@ export {
 } from './plan'
 export { type Outcome, type Problem, misfit, own, problemText, show } from './problem'
 export { SCHEMA } from './schema'
-export { circuitOf, hangingBehind, hangingOn, keepersOf, keptDevices, stripsTo } from './supply'
+export { circuitOf, hangingBehind, hangingOn, keepersOf, keptDevices, minutesAt, stripsTo } from './supply'
 export { validatorsReady } from '#validators'

@@ -65,6 +65,21 @@ export function stripsTo({ strips }: Pick<Plan, 'strips'>, strip: string): strin
   return found
 }
 
+/**
+ * How long an uninterruptible supply goes on at a draw, min: between two draws of its table in a straight line, below the
+ * first as at it, beyond the last by its watt-minutes; without a table by what it holds.
+ */
+export function minutesAt({ wh, table }: NonNullable<Plan['strips'][string]['keeps']>, drawW: number): number {
+  if (drawW <= 0) return Infinity
+  if (!table) return ((wh * KEPT_SHARE) / drawW) * 60
+  const next = table.findIndex(({ w }) => w >= drawW)
+  if (next === 0) return table[0]!.min
+  const before = table.at(next < 0 ? -1 : next - 1)!
+  if (next < 0) return (before.min * before.w) / drawW
+  const after = table[next]!
+  return before.min + ((after.min - before.min) * (drawW - before.w)) / (after.w - before.w)
+}
+
 /** Every uninterruptible supply of the plan. */
 export function keepersOf({ strips, devices, models }: Pick<Plan, 'strips' | 'devices' | 'models'>): Keeper[] {
   return Object.entries(strips).flatMap(([strip, { title, keeps }]): Keeper[] => {
@@ -73,7 +88,7 @@ export function keepersOf({ strips, devices, models }: Pick<Plan, 'strips' | 'de
     const drawW = there.reduce((sum, id) => sum + models[devices[id]!.model]!.watts, 0)
     const largestW = there.reduce((sum, id) => sum + largestDrawOf(models[devices[id]!.model]!), 0)
     const weak = largestW > keeps.mostW
-    const minutes = weak ? 0 : drawW > 0 ? ((keeps.wh * KEPT_SHARE) / drawW) * 60 : Infinity
+    const minutes = weak ? 0 : minutesAt(keeps, drawW)
     return [{ strip, title, devices: there, drawW, largestW, mostW: keeps.mostW, weak, minutes }]
   })
 }

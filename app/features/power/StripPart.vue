@@ -5,11 +5,13 @@ import { emptyPlan, setEdit } from '#core/document'
 import { type CircuitLoad, SOCKETS, type Strip } from '#core/features/power'
 import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
+import { useNotices } from '~/shell/notices'
 import { decimal, distanceSchema, nameSchema, sectionSchema, voltsSchema, wattsSchema } from '~/ui/typed'
 
 /** One strip of a circuit: what it is plugged into, its plug, lead, reel and switch, and what keeps it on. */
 const props = defineProps<{ circuit: CircuitLoad; strip: CircuitLoad['strips'][number] }>()
 const store = usePlanStore()
+const { tell } = useNotices()
 const plan = computed(() => store.plan ?? emptyPlan(''))
 const entry = computed((): Strip => plan.value.strips[props.strip.id] ?? { title: props.strip.title, order: 0 })
 const PLUGS: Readonly<Record<(typeof SOCKETS)[number], string>> = {
@@ -51,6 +53,17 @@ const turn = (field: keyof typeof USUAL, words: readonly [on: string, off: strin
 const part = <F extends keyof typeof USUAL>(field: F, name: string, text: string, unit: string): void =>
   say(field, { ...entry.value[field], [name]: decimal(text) }, `${text}\u00A0${unit}`)
 const keepSchema = number().typeError('a figure').min(1, '1 or more').max(100_000, 'at most 100 000')
+
+const tableText = computed(() => (entry.value.keeps?.table ?? []).map(({ w, min }) => `${w} ${min}`).join(', '))
+/** Pairs of watts and minutes as they stand in a data sheet; nothing takes the table away. */
+function takeTable(text: string): void {
+  const { table: _, ...rest } = entry.value.keeps!
+  const pairs = text.split(/[,;]\s*/).map(pair => pair.trim().split(/\s+/).map(decimal))
+  if (text !== '' && !pairs.every(pair => pair.length === 2 && pair.every(value => value > 0)))
+    return tell(`Not taken: pairs of watts and minutes, as 200 25, 400 8`, 'wrong')
+  const table = pairs.map(([w, min]) => ({ w: w!, min: min! }))
+  say('keeps', text === '' ? rest : { ...rest, table }, text === '' ? 'by what it holds' : 'minutes by its data sheet')
+}
 
 const kept = computed(() => {
   const minutes = props.strip.keptMinutes
@@ -247,6 +260,14 @@ const valueIn = (event: Event): string => (event.target as HTMLSelectElement).va
           />
           W
         </span>
+        <label v-if="entry.keeps"
+          >Its table
+          <TypedField
+            :value="tableText"
+            placeholder="W min, as 200 25, 400 8"
+            :aria-label="`Minutes of ${strip.title} by its data sheet, as 200 25, 400 8`"
+            @done="takeTable"
+        /></label>
       </div>
     </details>
   </div>

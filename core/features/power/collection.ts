@@ -98,7 +98,12 @@ export interface Strip {
   readonly circuit?: string
   readonly strip?: string
   /** An uninterruptible supply: what it holds, Wh, and the most that it gives, W, when the mains fail. */
-  readonly keeps?: { readonly wh: number; readonly mostW: number }
+  readonly keeps?: {
+    readonly wh: number
+    readonly mostW: number
+    /** What its data sheet says of how long it goes on at a draw: W and min, the least draw first; absent, by what it holds. */
+    readonly table?: readonly { readonly w: number; readonly min: number }[]
+  }
   /** Its plug; absent, household. Its own outlets are household ones. */
   readonly plug?: Socket
   /** The lead to it, there and not back, m, and the section of its conductors, mm². */
@@ -123,7 +128,11 @@ export const strips = collection<Strip>({
     order: number(-1e9, 1e9),
     circuit: ref('slug'),
     strip: ref('slug'),
-    keeps: object(['wh', 'mostW'], { wh: number(1, 100_000), mostW: number(1, 100_000) }),
+    keeps: object(['wh', 'mostW'], {
+      wh: number(1, 100_000),
+      mostW: number(1, 100_000),
+      table: listOf(object(['w', 'min'], { w: number(1, 100_000), min: number(0, 10_000) }), 20, 1),
+    }),
     plug: oneOf(SOCKETS),
     lead: object(['m', 'mm2'], { m: number(0.1, 1000), mm2: number(0.1, 100) }),
     reel: object(['woundW', 'unwoundW'], { woundW: number(1, 50_000), unwoundW: number(1, 50_000), wound: said }),
@@ -131,6 +140,20 @@ export const strips = collection<Strip>({
     switched: oneOf(SWITCHED),
     loads: idSet(5000),
   }),
+  misfit: (entries, at) => {
+    for (const [id, { keeps }] of Object.entries(entries)) {
+      const odd = (keeps?.table ?? []).findIndex(
+        ({ w, min }, i, all) => i > 0 && (w <= all[i - 1]!.w || min > all[i - 1]!.min),
+      )
+      if (odd > 0)
+        return {
+          path: `${at}/${id}/keeps/table/${odd}`,
+          found: JSON.stringify(keeps!.table![odd]),
+          allowed: 'draws that rise, and minutes that do not rise with them',
+        }
+    }
+    return undefined
+  },
   words: ({ title }) => title,
 })
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { MODELS } from '#core/catalog'
-import type { Plan } from '#core/document'
+import { type Plan, applyEdits, minutesAt } from '#core/document'
 import { check } from '#core/features'
 import { papersOf } from '#core/asked'
 import { plan } from '../../../testing/plans'
@@ -120,6 +120,42 @@ describe('volts at a device on the mains', () => {
       },
     ))
   it('are nothing that is known without a word about the house', () => expect(volts({}, {})).toEqual({}))
+})
+
+describe('how long an uninterruptible supply goes on', () => {
+  const table = [
+    { w: 100, min: 60 },
+    { w: 200, min: 25 },
+    { w: 400, min: 8 },
+  ]
+  it.each([
+    [50, 60],
+    [100, 60],
+    // Half way from 100 to 200 W: half way from 60 to 25 min. A quarter from 200 to 400: 25 - 17 / 4.
+    [150, 42.5],
+    [250, 20.75],
+    [400, 8],
+    // Beyond what it says, by the watt-minutes of its last: 400 x 8 / 500.
+    [500, 6.4],
+  ])('at %i W is %f min by its data sheet', (watts, minutes) =>
+    expect(minutesAt({ wh: 200, mostW: 600, table }, watts)).toBeCloseTo(minutes, 9),
+  )
+  it('is by what it holds where nobody says more: 200 Wh x 0.8 x 0.85 at 100 W are 1.36 h', () =>
+    expect(minutesAt({ wh: 200, mostW: 600 }, 100)).toBeCloseTo(81.6, 9))
+  it('is refused where minutes rise with the draw', () => {
+    const { plan: written } = show({ circuits: { wall: { title: 'Wall', order: 1, amps: 16 } } }).traced
+    const add = (rows: typeof table) =>
+      applyEdits(written, [
+        {
+          do: 'add',
+          collection: 'strips',
+          id: 'ups',
+          value: { title: 'U', order: 1, keeps: { wh: 200, mostW: 600, table: rows } },
+        },
+      ])
+    expect(add(table).ok).toBe(true)
+    expect(add(table.toReversed())).toMatchObject({ ok: false, problem: { path: expect.stringMatching(/table\/1$/) } })
+  })
 })
 
 describe('rows on the mains', () => {
