@@ -142,6 +142,31 @@ test('makes a caption, whose words are known, and takes it along in an archive',
   await expect(page.getByText(/^Imported Kiln Night/)).toBeVisible()
 })
 
+test('cuts somebody out by the colour of their screen, by mouse and by keys', async ({ page }) => {
+  await openCopy(page, 'Bookshop Reading, first draft', 'overlays')
+  await page.getByRole('option', { name: /Translator, cut out/ }).click()
+  const side = page.getByRole('complementary', { name: 'Measures of Translator, cut out' })
+  const stays = side.getByRole('row', { name: /Screen stays/ })
+  // A blue is cut away, and the screen is green.
+  await expect(stays).toContainText('100\u00A0%')
+  await expect(page.getByText(/^measured in/)).toBeVisible()
+  await press(page, 'f')
+  await expect(side.getByText('0, 177, 64, tolerance 0\u00A0%, edge 27\u00A0%')).toBeVisible()
+  await press(page, 'Enter')
+  await expect(stays).not.toContainText('100\u00A0%')
+  await expect(side.getByLabel('Soft edge')).toHaveValue('0.27')
+  // Two steps of the tolerance are one change of the plan.
+  await press(page, 'ArrowRight', 'ArrowRight')
+  await expect(side.getByLabel('Tolerance')).toHaveValue('0.02')
+  await saved(page)
+  await page.reload()
+  await page.getByRole('option', { name: /Translator, cut out/ }).click()
+  await expect(side.getByLabel('Tolerance')).toHaveValue('0.02')
+  await press(page, 'x')
+  await expect(page.getByText('how solid it becomes').first()).toBeVisible()
+  await expectAccessible(page)
+})
+
 test('measures the pictures of a clip: flashes are a hazard, a bad file is named, and what covers is told', async ({
   page,
 }) => {

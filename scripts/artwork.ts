@@ -17,7 +17,7 @@ const SHOWN: Readonly<Record<string, readonly string[]>> = {
   'kiln-night': ['potter'],
   'kiln-night-draft': ['potter'],
   'bookshop-reading': ['title', 'reader'],
-  'bookshop-reading-draft': ['title', 'reader', 'notice', 'credits'],
+  'bookshop-reading-draft': ['title', 'reader', 'notice', 'credits', 'translator'],
 }
 const TITLES: Readonly<Record<string, string>> = {
   scores: 'Score strip with a soft shadow',
@@ -27,6 +27,7 @@ const TITLES: Readonly<Record<string, string>> = {
   reader: 'Caption with one line',
   notice: 'Black words on a light plate',
   credits: 'Small words in the corner',
+  translator: 'Somebody before a green screen',
 }
 
 const font = readFileSync(

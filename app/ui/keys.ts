@@ -21,5 +21,6 @@ export function isTyped({ target, key, ctrlKey, metaKey }: KeyboardEvent): boole
   if (!(target instanceof HTMLElement)) return false
   if (target instanceof HTMLSelectElement && (ctrlKey || metaKey)) return false
   if (target instanceof HTMLInputElement && (target.type === 'checkbox' || target.type === 'radio')) return key === ' '
+  if (target instanceof HTMLInputElement && target.type === 'range') return /^(?:Arrow|Page|Home|End)/.test(key)
   return target.closest('input, textarea, select, [contenteditable]') !== null
 }

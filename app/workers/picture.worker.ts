@@ -1,10 +1,12 @@
 import { expose, transfer } from 'comlink'
 import { ofSteps } from '#core/catalog'
 import type { Box } from '#core/document'
-import { graphicEntry } from '#core/features/keys'
+import { bestScreen, graphicEntry, paintedBy } from '#core/features/keys'
 import {
   ClipMeter,
   type Graphic,
+  chromaLost,
+  chromaMatte,
   fillAs,
   findSetting,
   fringe,
@@ -99,6 +101,12 @@ const painter: Painter = {
     const graphic = await graphicOf(file)
     if (!graphic) return undefined
     const from = performance.now()
+    if ('screen' in keying) {
+      const lost = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, box, width, height)
+      const shot = shownAs(file, graphic, 'straight', ...size)
+      const [comes, solid] = [shot.data.slice(), chromaMatte(shot, keying).data]
+      return transfer({ lost, comes, solid, ms: performance.now() - from }, [lost.buffer, comes.buffer, solid.buffer])
+    }
     const edge = fringe(graphic, keying)
     const lost = stripes(lostPixels(meantOf(file, graphic), keying), graphic, box, width, height)
     const comes = shownAs(file, graphic, fillAs(keying), ...size).data.slice()
@@ -107,6 +115,10 @@ const painter: Painter = {
       { lost, comes, solid, ...(edge === undefined ? {} : { fringe: edge }), ms: performance.now() - from },
       [lost.buffer, comes.buffer, solid.buffer],
     )
+  },
+  findScreen(overlay, graphic) {
+    const painted = paintedBy(overlay, graphic)
+    return bestScreen({ graphic, ...(painted ? { painted } : {}) })
   },
   find({ cells, wordCells, opaque }, scale, set, misread) {
     const read = cells === undefined ? undefined : readCells(cells, opaque === true)

@@ -1,11 +1,11 @@
 import type { KeyScale } from '#core/catalog'
-import type { Box, Cut, Edit, GraphicEntry, Look, Macro, Outcome, Plan } from '#core/document'
+import type { Box, Cut, Edit, GraphicEntry, Look, Macro, Outcome, Overlay, Plan } from '#core/document'
 import type { Answer, QueryArguments, QueryName } from '#core/asked'
 import type { Judged } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Hand, Kept, Now, Planned, Session, Stage, Summary, Target } from '#core/features/rehearsal'
-import type { ClipMeasure, Keying, Misread, Scene, Setting } from '#core/picture'
+import type { Chroma, ChromaSetting, ClipMeasure, Keying, Misread, Scene, Setting } from '#core/picture'
 import type { Command, Picture, Event as RunEvent } from '#core/run'
 
 /** What the page shows of a checked plan. */
@@ -37,7 +37,8 @@ export interface Solver {
 
 /** What is measured of a graphic in its keyer, at a size. */
 export interface BenchAsked {
-  readonly keying: Keying
+  /** By brightness or a key signal, or by the colour of a screen. */
+  readonly keying: Keying | Chroma
   /** Where it lies, in shares of the picture; absent, over all of it. */
   readonly box?: Box
   /** Of the picture, in pixels. */
@@ -95,6 +96,8 @@ export interface Painter {
     set: Pick<Cut, 'invert' | 'premultiplied'>,
     misread: Misread | undefined,
   ): Setting | undefined
+  /** The best screen of a key by colour; undefined where nothing can be judged. */
+  findScreen(overlay: Overlay, graphic: GraphicEntry): ChromaSetting | undefined
 }
 
 /** A picture that a screen of the rehearsal wants: of a source, or of a sink by its place among the sinks. */

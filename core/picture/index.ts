@@ -1,5 +1,15 @@
 export { type Keying, fillAs, fringe, lostPixels, solidityOf } from './bench'
 export { type Cells, type Region, cellsOf, cellsText, pixelsIn, readCells } from './cells'
+export {
+  type Chroma,
+  type ChromaSetting,
+  chromaFault,
+  chromaLost,
+  chromaMatte,
+  chromaMeasured,
+  findChroma,
+  huesOf,
+} from './chroma'
 export { type Ink, guaranteed, lettering, sentLuma } from './contrast'
 export { type Graphic, meant, reduced, sentAs, straightPixels } from './graphic'
 export { type Misread, matteTable } from './key'

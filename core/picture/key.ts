@@ -44,57 +44,6 @@ export function keyed(back: Pixels, fill: Pixels, { table, key = fill, premultip
   return { ...back, data: keyBytes(back.data, fill.data, key.data, solid, part) }
 }
 
-/** A colour that a screen is painted in, and how far from it the key lets go. Values of one and full range. */
-export interface Chroma {
-  /** The screen, red, green and blue, 0 .. 255. */
-  readonly screen: readonly [number, number, number]
-  /** 0 .. 1, in units of colour difference: so far from the screen nothing is cut. */
-  readonly tolerance: number
-  /** 0 .. 1, width of the soft edge. */
-  readonly edge: number
-  /** 0 .. 1, how much of the screen's shine is taken from what stays. */
-  readonly spill: number
-}
-
-/** Colour differences of a pixel, BT.709: ((B' - Y') / 1.8556, (R' - Y') / 1.5748), of codes in units of 1. */
-function difference(r: number, g: number, b: number): readonly [number, number, number] {
-  const y = (0.2126 * r + 0.7152 * g + 0.0722 * b) / 255
-  return [(b / 255 - y) / 1.8556, (r / 255 - y) / 1.5748, y]
-}
-
-/** Half the angle around the screen's hue, 90 degrees in all. */
-const TAN = Math.tan(Math.PI / 4)
-
-/**
- * What stays of a picture before a painted screen over another of the same size. k is the unit vector of the screen's
- * colour difference, x = c.k, z = |c x k|, g = x - z / tan 45; a = 1 - clamp((g - tolerance) / max(edge, 1/255), 0, 1);
- * spill: c := c - s max(0, g) k at the same brightness.
- */
-export function chromaKeyed(back: Pixels, fill: Pixels, { screen, tolerance, edge, spill }: Chroma, share = 1): Pixels {
-  const [cb, cr] = difference(...screen)
-  const length = Math.hypot(cb, cr) || 1
-  const [kb, kr] = [cb / length, cr / length]
-  const data = back.data.slice()
-  for (let i = 0; i < data.length; i += 4) {
-    const [b, r, y] = difference(fill.data[i]!, fill.data[i + 1]!, fill.data[i + 2]!)
-    const x = b * kb + r * kr
-    const g = x - Math.abs(b * kr - r * kb) / TAN
-    const a = share * (1 - Math.min(1, Math.max(0, (g - tolerance) / Math.max(edge, 1 / 255))))
-    if (a === 0) continue
-    const less = spill * Math.max(0, g)
-    const [sb, sr] = [b - less * kb, r - less * kr]
-    const red = y + 1.5748 * sr
-    const blue = y + 1.8556 * sb
-    const green = (y - 0.2126 * red - 0.0722 * blue) / 0.7152
-    const at = (value: number, under: number) =>
-      Math.min(255, Math.max(0, Math.floor(a * Math.min(1, Math.max(0, value)) * 255 + (1 - a) * under + 0.5)))
-    data[i] = at(red, data[i]!)
-    data[i + 1] = at(green, data[i + 1]!)
-    data[i + 2] = at(blue, data[i + 2]!)
-  }
-  return { ...back, data }
-}
-
 /** How solid each pixel becomes, as a picture in greys. */
 export function matteOf(key: Pixels, table: Float64Array): Pixels {
   const to = plain(key.width, key.height)

@@ -232,7 +232,7 @@ export function findSetting(
 }
 
 /** Compares as far as the first goes: above 0 it comes after. */
-const later = (a: readonly number[], b: readonly number[]): number => {
+export const later = (a: readonly number[], b: readonly number[]): number => {
   for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return a[i]! - b[i]!
   return 0
 }

@@ -1,6 +1,7 @@
 import type { Cut } from '#core/document'
 import type { Layer, Picture, Tile } from '#core/run'
-import { chromaKeyed, keyed, matteTable, mixed } from './key'
+import { chromaKeyed } from './chroma'
+import { keyed, matteTable, mixed } from './key'
 import { write } from './letters'
 import { type Pixels, plain, rect } from './pixels'
 import { type Part, boxed, masked, scaled, wiped } from './place'
@@ -59,7 +60,10 @@ function laidOver(back: Pixels, layer: Layer, sources: Sources): Pixels {
     return share === 1 ? laid : mixed(back, laid, share)
   }
   const fill = placed(seen(asCaption(picture), sources, width, height), box)
-  if (screen) return chromaKeyed(back, fill, screen, share)
+  if (screen) {
+    const laid = chromaKeyed(back, fill, screen, share)
+    return box ? masked(back, laid, box) : laid
+  }
   const laid = keyed(
     back,
     fill,

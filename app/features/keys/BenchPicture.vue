@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, toRaw, watch } from 'vue'
 import { type Box, type Cut, type WordBox, own } from '#core/document'
 import { type OverlayRow, standing, wordsOf } from '#core/features/keys'
-import type { Keying, Scene } from '#core/picture'
+import type { Chroma, Keying, Scene } from '#core/picture'
 import type { Picture } from '#core/run'
 import { usePlanStore } from '~/plan/store'
 import { usePainter } from '~/workers/painter'
@@ -17,7 +17,9 @@ const props = defineProps<{
   scenes: Readonly<Record<string, Scene>>
   picture: Picture | undefined
   cut: Cut
-  keying: Keying | undefined
+  keying: Keying | Chroma | undefined
+  /** Of a key by colour, as it is being set. */
+  chroma: Chroma | undefined
   /** CSS pixels; 16:9. */
   width: number
   shown: boolean
@@ -45,7 +47,13 @@ function patched(picture: Picture): Picture {
     layer.overlay !== props.row.id
       ? [{ ...layer, picture: patched(layer.picture) }]
       : props.shown
-        ? [{ ...layer, ...(layer.cut ? { cut: props.cut } : {}) }]
+        ? [
+            {
+              ...layer,
+              ...(layer.cut ? { cut: props.cut } : {}),
+              ...(layer.screen && props.chroma ? { screen: toRaw(props.chroma) } : {}),
+            },
+          ]
         : [],
   )
   return { ...picture, layers }
@@ -130,7 +138,8 @@ const measure = inTurn(async () => {
   else marks.value.width = 0
 })
 watch(
-  () => [props.row, props.picture, props.cut, props.keying, props.width, props.shown, props.matte] as const,
+  () =>
+    [props.row, props.picture, props.cut, props.keying, props.chroma, props.width, props.shown, props.matte] as const,
   ([row], [before] = [] as never) => {
     if (props.width === 0) return
     // What is there belongs to another overlay.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDropZone, useElementSize, useFileDialog } from '@vueuse/core'
-import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { cutWords, ofSteps, toSteps } from '#core/catalog'
 import {
   type Box,
@@ -13,8 +13,8 @@ import {
   own,
   setEdit,
 } from '#core/document'
-import { type OverlayRow, type Overlays, measuresOf, wayOf } from '#core/features/keys'
-import { type Keying, type Setting, measured, readCells } from '#core/picture'
+import { type OverlayRow, type Overlays, measuresOf, paintedBy, wayOf } from '#core/features/keys'
+import { type Chroma, type Keying, measured, readCells } from '#core/picture'
 import { percent } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
@@ -24,8 +24,12 @@ import { usePainter } from '~/workers/painter'
 import type { ShownFinding } from '#core/features/board'
 import BenchPicture from './BenchPicture.vue'
 import CaptionDialog from './CaptionDialog.vue'
+import ChromaSet from './ChromaSet.vue'
 import KeyHistogram from './KeyHistogram.vue'
+import MeasureTable from './MeasureTable.vue'
 import { TAKEN, Unusable, bringIn } from './bring'
+import { useFind } from './find'
+import { useMarks } from './marks'
 
 /** The bench: what a key does to a real graphic over a picture, measured, with its clip and gain to be dragged. */
 const props = defineProps<{ all: Overlays; row: OverlayRow; findings: readonly ShownFinding[] }>()
@@ -35,6 +39,7 @@ const plan = computed(() => store.plan ?? emptyPlan(''))
 const graphicId = computed(() => props.row.overlay.graphic)
 const graphic = computed(() => (graphicId.value === undefined ? undefined : own(plan.value.graphics, graphicId.value)))
 const way = computed(() => wayOf(props.row.overlay))
+const byColour = computed(() => props.row.overlay.kind === 'chroma')
 
 const benched = shallowRef<Benched>()
 
@@ -63,15 +68,19 @@ const cut = computed((): Cut => {
   const now = moved.value
   return now && now.id === props.row.id ? { ...props.row.cut, clip: now.clip, gain: now.gain } : props.row.cut
 })
-const keying = computed((): Keying | undefined =>
-  way.value
-    ? {
-        way: way.value,
-        cut: cut.value,
-        sends: props.row.sends ?? 'premultiplied',
-        ...(props.row.misread ? { misread: props.row.misread } : {}),
-      }
-    : undefined,
+const chroma = shallowRef<Chroma>()
+const chromaSet = ref<InstanceType<typeof ChromaSet>>()
+const keying = computed((): Keying | Chroma | undefined =>
+  byColour.value && graphic.value
+    ? chroma.value
+    : way.value
+      ? {
+          way: way.value,
+          cut: cut.value,
+          sends: props.row.sends ?? 'premultiplied',
+          ...(props.row.misread ? { misread: props.row.misread } : {}),
+        }
+      : undefined,
 )
 function move({ clip, gain }: { clip: number; gain: number }): void {
   moved.value = { id: props.row.id, clip, gain }
@@ -100,6 +109,7 @@ watch(
   () => void settle(),
 )
 function step(which: 'clip' | 'gain', by: number): void {
+  if (byColour.value) return chromaSet.value?.step(which === 'clip' ? 'tolerance' : 'edge', by)
   if (!way.value) return
   const { scale } = props.row
   const now = toSteps(scale, cut.value)
@@ -130,18 +140,31 @@ const cells = computed(() => {
   return one?.cells === undefined ? undefined : readCells(one.cells, one.opaque === true)
 })
 const measures = computed(() =>
-  graphic.value ? measuresOf(props.row, graphic.value, cut.value, benched.value?.fringe) : [],
+  graphic.value
+    ? measuresOf(
+        byColour.value ? { ...props.row, overlay: { ...props.row.overlay, ...chroma.value } } : props.row,
+        graphic.value,
+        cut.value,
+        benched.value?.fringe,
+      )
+    : [],
 )
 const truth = computed(() => {
   const one = graphic.value
   if (!one) return ''
-  if (!way.value) return 'Keys by a colour, a shape or a box are drawn; what is lost is measured of the others.'
+  if (byColour.value)
+    return one.hues === undefined
+      ? 'What is meant to go cannot be told of this file.'
+      : `Judged on what differs from its screen (${(one.ground ?? []).join(', ')}), counted in steps of 1/128 of colour.`
+  if (!way.value) return 'Keys by a shape or a box are drawn; what is lost is measured of the others.'
   return one.opaque
     ? `Judged on what differs from its ground (${(one.ground ?? []).join(', ')}). What is as dark as that cannot be seen in this file; a version with transparency tells it.`
     : 'Judged on what the file itself says is solid.'
 })
 const lostWords = computed(() => {
-  const found = cells.value && way.value && measured(cells.value, way.value, cut.value, props.row.misread)
+  const painted =
+    byColour.value && graphic.value && paintedBy({ ...props.row.overlay, ...chroma.value }, graphic.value)?.found
+  const found = painted || (cells.value && way.value && measured(cells.value, way.value, cut.value, props.row.misread))
   return found?.lost ? `striped: ${percent(found.lost)} of the graphic is gone` : ''
 })
 
@@ -153,74 +176,20 @@ function tell(now: Benched | undefined, gone: boolean): void {
 }
 
 // --- find it ---
-const tried = shallowRef<{ readonly id: string; readonly setting: Setting; readonly words: string }>()
-const finding = ref(false)
-/** What one step of the clip to either side would cost, in words. */
-function costs(setting: Setting): string {
-  const { scale } = props.row
-  const near = ([by, words]: readonly [number, string]) => {
-    const clip = setting.clip + by
-    if (clip < 0 || clip > scale.steps || !cells.value) return []
-    const there = measured(
-      cells.value,
-      'luma',
-      { ...setting.cut, ...ofSteps(scale, clip, setting.gain) },
-      props.row.misread,
-    )
-    const [lost, haze] = [
-      (there.lost ?? 0) - (setting.measured.lost ?? 0),
-      (there.haze ?? 0) - (setting.measured.haze ?? 0),
-    ]
-    return lost > 0 || haze > 0
-      ? [
-          `a step ${words} ${[lost > 0 ? `loses ${percent(lost)} more` : '', haze > 0 ? `leaves ${percent(haze)} more` : ''].filter(Boolean).join(' and ')}`,
-        ]
-      : []
-  }
-  const told = (
-    [
-      [1, 'up'],
-      [-1, 'down'],
-    ] as const
-  ).flatMap(near)
-  return told.length ? told.join('; ') : `a step up or down costs nothing`
-}
-async function find(): Promise<void> {
-  const { row } = props
-  const one = graphic.value
-  if (!one || way.value !== 'luma' || finding.value) return
-  finding.value = true
-  try {
-    const setting = await usePainter().find(
-      toRaw(one),
-      { ...row.scale },
-      { ...(row.overlay.invert ? { invert: true } : {}) },
-      row.misread,
-    )
-    if (!setting) {
-      notices.tell('Nothing of this picture can be judged: nothing in it is told from its ground.', 'wrong')
-      return
-    }
-    const parts = [
-      `${percent(setting.measured.lost ?? 0)} lost`,
-      `${percent(setting.measured.haze ?? 0)} stays`,
-      ...(setting.measured.soft === undefined ? [] : [`${percent(setting.measured.soft)} of the soft edge`]),
-      costs(setting),
-    ]
-    tried.value = { id: row.id, setting, words: parts.join(', ') }
-  } finally {
-    finding.value = false
-  }
-}
-const triedHere = computed(() => (tried.value?.id === props.row.id && graphic.value ? tried.value : undefined))
-watch([() => props.row.overlay.graphic, () => props.row.overlay.invert], () => (tried.value = undefined))
-function useTried(): void {
-  const one = triedHere.value
-  if (!one) return
-  move(one.setting.cut)
-  tried.value = undefined
-  void settle()
-}
+const {
+  finding,
+  find,
+  triedHere,
+  take: takeTried,
+} = useFind(
+  () => props.row,
+  graphic,
+  cells,
+  setting => {
+    move(setting.cut)
+    void settle()
+  },
+)
 
 // --- pictures that come in ---
 const busy = ref('')
@@ -276,48 +245,9 @@ function unused(id: string): Edit[] {
 }
 
 // --- words ---
-async function mark(title: string, words: Readonly<Record<string, WordBox>>): Promise<void> {
-  const [id, one] = [graphicId.value, graphic.value]
-  if (id === undefined || !one) return
-  const entry = await usePainter().entry(one.file, { title: one.title, order: one.order }, toRaw(words))
-  if (!entry) {
-    notices.tell('The picture is not on this server: bring it in again.', 'wrong')
-    return
-  }
-  await store.commit(title, [
-    setEdit(['graphics', id, 'words'], entry.words),
-    setEdit(['graphics', id, 'wordCells'], entry.wordCells),
-  ])
-}
-const boxes = (): Record<string, WordBox> =>
-  Object.fromEntries(
-    Object.entries(graphic.value?.words ?? {}).map(([id, { x, y, w, h, letters, exact }]) => [
-      id,
-      { x, y, w, h, ...(exact && letters !== undefined ? { letters, exact } : {}) },
-    ]),
-  )
-const round = ({ x, y, w, h }: Box): Box => {
-  const to = (value: number) => Number(value.toFixed(4))
-  return { x: to(x), y: to(y), w: Math.min(to(w), 1 - to(x)), h: Math.min(to(h), 1 - to(y)) }
-}
-const boxed = (box: Box): void => {
-  const words = boxes()
-  void mark('Mark words', { ...words, [freshId('words', words, Math.random)]: round(box) })
-}
-const unboxed = (id: string): void => {
-  const { [id]: _, ...rest } = boxes()
-  void mark('Take a box of words out', rest)
-}
+const { boxed, unboxed, propose: look } = useMarks(graphicId, graphic)
 async function propose(): Promise<void> {
-  const one = graphic.value
-  if (!one) return
-  const found = await usePainter().words(one.file)
-  if (!found) return notices.tell('The picture is not on this server: bring it in again.', 'wrong')
-  if (found.length === 0) return notices.tell('No line of words was found; draw around them with the mouse.')
-  const words: Record<string, Box> = {}
-  for (const box of found) words[freshId('words', words, Math.random)] = round(box)
-  marking.value = true
-  await mark(`Mark ${found.length} ${found.length === 1 ? 'line' : 'lines'} of words`, words)
+  if (await look()) marking.value = true
 }
 
 const caption = ref(false)
@@ -357,10 +287,10 @@ function press(key: string, shift: boolean): boolean {
     'x': graphic.value ? () => (matte.value = !matte.value) : undefined,
     'd': () => dialog.open(),
     'c': () => (caption.value = true),
-    'f': () => void find(),
+    'f': () => void (byColour.value ? chromaSet.value?.find() : find()),
     'i': way.value ? turn : undefined,
     'w': graphic.value ? () => (marking.value = !marking.value) : undefined,
-    'Enter': triedHere.value ? useTried : undefined,
+    'Enter': triedHere.value ? takeTried : chromaSet.value?.tried ? () => chromaSet.value?.take() : undefined,
     'Escape': marking.value ? () => (marking.value = false) : undefined,
   }
   const act = acts[key]
@@ -380,6 +310,7 @@ defineExpose({ press, asking })
         :picture="under?.picture"
         :cut="cut"
         :keying="keying"
+        :chroma="byColour ? chroma : undefined"
         :width="pictureWidth"
         :shown="shown"
         :matte="matte"
@@ -448,29 +379,20 @@ defineExpose({ press, asking })
       <button type="button" class="link" @click="dialog.open()">other <span class="key">D</span></button>
       <button type="button" class="link" @click="caption = true">caption <span class="key">C</span></button>
     </p>
-    <table v-if="measures.length">
-      <thead>
-        <tr>
-          <th scope="col">On its pixels</th>
-          <th scope="col">now</th>
-          <th scope="col">good</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="measure in measures" :key="measure.name">
-          <th scope="row">
-            {{ measure.name }}<span v-if="measure.why" class="small quiet why">{{ measure.why }}</span>
-          </th>
-          <td class="figures" :class="{ bad: measure.bad, quiet: measure.now === 'unjudged' }">{{ measure.now }}</td>
-          <td class="figures quiet">{{ measure.good }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <MeasureTable v-if="measures.length" :measures="measures" />
     <p v-if="absent" class="small" role="status">
       The picture itself is not on this server; its measures are those that were taken of it.
       <button type="button" class="link" @click="dialog.open()">Bring it in again <span class="key">D</span></button>
     </p>
     <p v-if="truth" class="small quiet">{{ truth }}</p>
+    <template v-if="byColour">
+      <h3>Set</h3>
+      <ChromaSet :id="row.id" ref="chromaSet" :overlay="row.overlay" :graphic="graphic" @moved="now => (chroma = now)">
+        <button v-if="graphic" type="button" class="btn small" :aria-pressed="marking" @click="marking = !marking">
+          Words <span class="key">W</span>
+        </button>
+      </ChromaSet>
+    </template>
     <template v-if="graphic && way">
       <h3>Set</h3>
       <p class="tools">
@@ -484,7 +406,7 @@ defineExpose({ press, asking })
           Words <span class="key">W</span>
         </button>
       </p>
-      <button v-if="triedHere" type="button" class="btn tried" @click="useTried">
+      <button v-if="triedHere" type="button" class="btn tried" @click="takeTried">
         <span class="strong">{{ cutWords(row.scale, triedHere.setting.cut) }} <span class="key">Enter</span></span>
         <span class="small">{{ triedHere.words }}</span>
       </button>
@@ -505,7 +427,7 @@ defineExpose({ press, asking })
       <h3>Mend</h3>
       <FindingList :findings="findings" />
     </template>
-    <div v-if="graphic && way && !matte" class="smalls" :class="{ late: !benched }">
+    <div v-if="graphic && keying && !matte" class="smalls" :class="{ late: !benched }">
       <figure>
         <canvas ref="comes" role="img" aria-label="The fill that comes in" />
         <figcaption class="small quiet">what comes in</figcaption>
@@ -585,33 +507,6 @@ h3 {
 }
 .file .link {
   white-space: nowrap;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  padding: 4px 6px 4px 0;
-}
-thead th {
-  color: var(--quiet);
-}
-tbody tr {
-  border-top: 1px solid var(--line);
-}
-td {
-  padding: 4px 6px 4px 0;
-  white-space: nowrap;
-  vertical-align: top;
-}
-.bad {
-  color: var(--quality);
-  font-weight: 650;
-}
-.why {
-  display: block;
 }
 .tools {
   display: flex;

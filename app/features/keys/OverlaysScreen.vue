@@ -118,8 +118,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (asking.value || bench.value?.asking || selection.dialog) return
   if (event.ctrlKey || event.metaKey || event.altKey || store.state !== 'ready' || isTyped(event)) return
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
-  // What has the focus takes its own keys first.
-  const on = event.target instanceof HTMLElement && event.target.closest('button, a, [role="slider"], summary')
+  // What has the focus takes its own keys first; the row that is chosen already has none.
+  const on =
+    event.target instanceof HTMLElement &&
+    event.target.closest('button:not([role="option"][aria-selected="true"]), a, [role="slider"], summary')
   if (on && (key === ' ' || key === 'Enter' || (on.getAttribute('role') === 'slider' && key.startsWith('Arrow'))))
     return
   const moves: Record<string, (() => void) | undefined> = {

@@ -10,8 +10,16 @@ export const screen: Screen = {
     { key: 'Space', words: 'show it, or the picture without it', foot: 'on and off' },
     { key: 'P', words: 'lay it over another picture', foot: 'other picture' },
     { key: 'D', words: 'bring the real picture in: PNG, JPEG or SVG', foot: 'bring a picture' },
-    { key: '\u2190\u2192', words: 'clip, in steps of the panel; with Shift the gain', foot: 'clip, gain' },
-    { key: 'F', words: 'find the best clip and gain; Enter takes them', foot: 'find it' },
+    {
+      key: '\u2190\u2192',
+      words: 'clip, in steps of the panel; with Shift the gain; of a key by colour tolerance and soft edge',
+      foot: 'clip, gain',
+    },
+    {
+      key: 'F',
+      words: 'find the best clip and gain, or screen, tolerance and edge; Enter takes them',
+      foot: 'find it',
+    },
     { key: 'X', words: 'the picture, or how solid each part of it becomes', foot: 'matte' },
     { key: 'I', words: 'turn the key round, for dark marks on a light ground' },
     { key: 'W', words: 'draw boxes around words' },

@@ -40,6 +40,9 @@ export interface Graphic {
   readonly cells?: string
   /** The same inside the words. */
   readonly wordCells?: string
+  /** Of an opaque one before an even screen: pixels by colour difference; and those inside the words. */
+  readonly hues?: string
+  readonly wordHues?: string
   readonly words?: Readonly<Record<string, WordBox>>
 }
 
@@ -63,6 +66,8 @@ export const graphics = collection<Graphic>({
     ground: colour(3),
     cells: CELLS,
     wordCells: CELLS,
+    hues: CELLS,
+    wordHues: CELLS,
     words: mapOf(
       object(['x', 'y', 'w', 'h'], {
         x: number(0, 1),

@@ -1,9 +1,20 @@
 import { type KeyScale, keyScaleOf, ofSteps, toSteps } from '#core/catalog'
 import { type Traced, isMisread, runInto } from '#core/chain'
-import { type Cut, type FillKind, type GraphicEntry, type Overlay, type WordBox, cutOf, own } from '#core/document'
+import {
+  type Cut,
+  type FillKind,
+  type GraphicEntry,
+  type Overlay,
+  type WordBox,
+  cutOf,
+  own,
+  screenOf,
+} from '#core/document'
 import { fact } from '#core/kernel'
 import {
   type Cells,
+  type Chroma,
+  type ChromaSetting,
   type Ink,
   LIMITS,
   type Measured,
@@ -11,6 +22,8 @@ import {
   type Setting,
   WOBBLE,
   type Way,
+  chromaMeasured,
+  findChroma,
   findSetting,
   guaranteed,
   matteTable,
@@ -39,7 +52,40 @@ export interface Judged {
     readonly found: Measured
     readonly wordsLost?: number
   }
+  /** Keys by a colour alone, where the screen of the graphic is even and was counted. */
+  readonly painted?: {
+    readonly chroma: Chroma
+    readonly hues: Cells
+    readonly wordHues?: Cells
+    readonly found: Measured
+    readonly wordsLost?: number
+  }
 }
+
+/** How a key by colour comes out over what was counted of its graphic; undefined where it was not. */
+export function paintedBy(overlay: Overlay, { hues, wordHues }: GraphicEntry): Judged['painted'] {
+  const read = overlay.kind !== 'chroma' || hues === undefined ? undefined : readCells(hues, true)
+  if (!read) return undefined
+  const inWords = wordHues === undefined ? undefined : readCells(wordHues, true)
+  const chroma = screenOf(overlay)
+  const wordsLost = inWords && chromaMeasured(inWords, chroma).lost
+  return {
+    chroma,
+    hues: read,
+    ...(inWords ? { wordHues: inWords } : {}),
+    found: chromaMeasured(read, chroma),
+    ...(wordsLost === undefined ? {} : { wordsLost }),
+  }
+}
+
+/** The best screen, tolerance and edge of a key by colour. */
+export const bestScreen = ({
+  painted,
+  graphic: { ground },
+}: Pick<Judged, 'painted' | 'graphic'>): ChromaSetting | undefined =>
+  painted && ground
+    ? findChroma(painted.hues, painted.wordHues, ground as Chroma['screen'], painted.chroma.spill)
+    : undefined
 
 /** What makes the matte of an overlay; undefined of those that are cut by a colour, a shape or a box. */
 export const wayOf = ({ kind }: Overlay): Way | undefined => (kind === 'luma' || kind === 'linear' ? kind : undefined)
@@ -65,6 +111,7 @@ function judge(traced: Traced, laid: Laid): Judged | undefined {
   const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, graphic.opaque === true)
   const wordCells = graphic.wordCells === undefined ? undefined : readCells(graphic.wordCells, graphic.opaque === true)
   const wordsLost = way && wordCells && measured(wordCells, way, cut, misread).lost
+  const painted = paintedBy(overlay, graphic)
   return {
     laid,
     id,
@@ -73,6 +120,7 @@ function judge(traced: Traced, laid: Laid): Judged | undefined {
     cut,
     sends: overlay.sends ?? (graphic.straight ? 'straight' : undefined),
     misread,
+    ...(painted ? { painted } : {}),
     ...(way && cells
       ? {
           pixels: {

@@ -1,7 +1,7 @@
 import type { Cut, GraphicEntry } from '#core/document'
 import { LIMITS, measured, readCells } from '#core/picture'
 import { figure, percent } from '#core/words'
-import { contrastOf, standing, wayOf, wordsOf } from './judged'
+import { contrastOf, paintedBy, standing, wayOf, wordsOf } from './judged'
 import type { OverlayRow } from './overlays'
 
 /** One measure in words. */
@@ -27,7 +27,41 @@ type Standing = Pick<OverlayRow, 'overlay' | 'misread'>
 
 /** All measures of an overlay's key as it is set, from what was counted of its graphic. */
 export function measuresOf(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
-  return [...onPixels(row, graphic, cut, fringe), ...ofWords(row, graphic, cut)]
+  return [
+    ...(row.overlay.kind === 'chroma' ? onScreen(row, graphic) : onPixels(row, graphic, cut, fringe)),
+    ...ofWords(row, graphic, cut),
+  ]
+}
+
+/** What a key by colour makes of a graphic before its screen. */
+function onScreen({ overlay }: Standing, graphic: GraphicEntry): Measure[] {
+  const painted = paintedBy(overlay, graphic)
+  const why = !graphic.opaque
+    ? 'the file has a transparency of its own: its screen is not in it'
+    : graphic.hues === undefined
+      ? 'its ground has no colour, or is so uneven that nobody can say what belongs to it'
+      : undefined
+  const share = (value: number | undefined) => (value === undefined ? UNJUDGED : percent(value))
+  const row = (name: string, value: number | undefined, most: number, more?: string): Measure => ({
+    name,
+    now: share(value),
+    good: percent(0),
+    bad: (value ?? 0) > most,
+    ...((more ?? why) === undefined ? {} : { why: more ?? why! }),
+  })
+  const holes = painted?.found.lostWithHoles
+  return [
+    row(
+      'Graphic lost',
+      painted?.found.lost,
+      LIMITS.lost,
+      holes === undefined
+        ? undefined
+        : `${percent(holes)} if what is enclosed and like the screen belongs to it: that cannot be seen in this file`,
+    ),
+    row('Words lost', painted?.wordsLost, LIMITS.wordsLost, graphic.words ? undefined : 'no words are marked yet'),
+    row('Screen stays', painted?.found.haze, LIMITS.groundStays),
+  ]
 }
 
 function onPixels(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {

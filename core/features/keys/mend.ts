@@ -2,9 +2,10 @@ import { cutWords } from '#core/catalog'
 import type { Traced } from '#core/chain'
 import type { Overlay } from '#core/document'
 import { Draft, type Proposal, connectTo, freeInputs } from '#core/propose'
-import type { Setting } from '#core/picture'
+import type { ChromaSetting, Setting } from '#core/picture'
+import { percent } from '#core/words'
 import { pairsOf } from './facts'
-import { type Judged, bestSetting } from './judged'
+import { type Judged, bestScreen, bestSetting } from './judged'
 
 /** An overlay's keyer set as was found. */
 export function setTo({ plan }: Traced, { id, scale }: Judged, { cut }: Pick<Setting, 'cut'>): Proposal {
@@ -18,6 +19,24 @@ export function setTo({ plan }: Traced, { id, scale }: Judged, { cut }: Pick<Set
 export function findIt(traced: Traced, judged: Judged): Proposal[] {
   const best = bestSetting(judged)
   return best ? [setTo(traced, judged, best)] : []
+}
+
+/** Screen, tolerance and edge of a key by colour as they were found to be the best. */
+export function setScreen({ plan }: Traced, id: string, { chroma }: ChromaSetting): Proposal {
+  const draft = new Draft(plan)
+  const { screen, tolerance, edge } = chroma
+  draft.set(['overlays', id, 'screen'], [...screen])
+  draft.set(['overlays', id, 'tolerance'], tolerance)
+  draft.set(['overlays', id, 'edge'], edge)
+  return {
+    title: `Key the colour ${screen.join(', ')} with tolerance ${percent(tolerance)}, edge ${percent(edge)}`,
+    edits: draft.edits,
+  }
+}
+
+export function findScreen(traced: Traced, judged: Judged): Proposal[] {
+  const best = bestScreen(judged)
+  return best ? [setScreen(traced, judged.id, best)] : []
 }
 
 /** Cut out by a key signal, which stands untouched. */

@@ -1,5 +1,5 @@
 import type { GraphicEntry, WordBox } from '#core/document'
-import { type Graphic, type Region, cellsOf, cellsText, lettering, meant, straightPixels } from '#core/picture'
+import { type Graphic, type Region, cellsOf, cellsText, huesOf, lettering, meant, straightPixels } from '#core/picture'
 
 /** A box in shares as whole pixels of a graphic. */
 export const regionOf = (
@@ -34,6 +34,7 @@ export function graphicEntry(
 ): GraphicEntry {
   const found = Object.fromEntries(Object.entries(words).map(([id, box]) => [id, wordFound(graphic, box)]))
   const regions = Object.values(found).map(box => regionOf(graphic, box))
+  const hues = huesOf(graphic)
   return {
     title,
     order,
@@ -43,6 +44,8 @@ export function graphicEntry(
     ...(graphic.opaque ? { opaque: true, ground: meant(graphic).ground } : {}),
     ...(straightPixels(graphic) > 0 ? { straight: true } : {}),
     cells: cellsText(cellsOf(graphic)),
+    ...(hues ? { hues: cellsText(hues) } : {}),
     ...(regions.length ? { wordCells: cellsText(cellsOf(graphic, regions)), words: found } : {}),
+    ...(hues && regions.length ? { wordHues: cellsText(huesOf(graphic, regions)!) } : {}),
   }
 }

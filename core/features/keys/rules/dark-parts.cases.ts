@@ -35,4 +35,26 @@ export const CASES: readonly Faulty[] = [
     offers: ['Key Names by the key signal of gfx'],
     says: ['33\u00A0% of the words of Names'],
   },
+  {
+    name: 'green ink before a green screen',
+    gives: ['K04'],
+    // Of 2000 + 500 pixels that are none of the screen the 500 of ink go: its colour difference has 0.209 of the screen's
+    // direction, and from 0.08 + 0.12 on nothing stays. The screen's own is 0.356: a higher tolerance keeps the ink.
+    plan: onBlackPage(
+      kept(
+        patches(
+          160,
+          90,
+          [0, 177, 64],
+          [
+            [20, 40, 100, 20, [200, 60, 50]],
+            [20, 60, 100, 5, [40, 150, 70]],
+          ],
+        ),
+      ),
+      { kind: 'chroma' },
+    ),
+    offers: ['Key the colour 0, 177, 64 with tolerance'],
+    says: ['20\u00A0% of Names is too near to the colour of its screen (0, 177, 64)'],
+  },
 ]

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import type { Measure } from '#core/features/keys'
+
+/** What is measured of a key: now, and good. */
+defineProps<{ measures: readonly Measure[] }>()
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th scope="col">On its pixels</th>
+        <th scope="col">now</th>
+        <th scope="col">good</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="measure in measures" :key="measure.name">
+        <th scope="row">
+          {{ measure.name }}<span v-if="measure.why" class="small quiet why">{{ measure.why }}</span>
+        </th>
+        <td class="figures" :class="{ bad: measure.bad, quiet: measure.now === 'unjudged' }">{{ measure.now }}</td>
+        <td class="figures quiet">{{ measure.good }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 4px 6px 4px 0;
+}
+thead th {
+  color: var(--quiet);
+}
+tbody tr {
+  border-top: 1px solid var(--line);
+}
+td {
+  padding: 4px 6px 4px 0;
+  white-space: nowrap;
+  vertical-align: top;
+}
+.bad {
+  color: var(--quality);
+  font-weight: 650;
+}
+.why {
+  display: block;
+}
+</style>
