@@ -142,6 +142,38 @@ test('makes a caption, whose words are known, and takes it along in an archive',
   await expect(page.getByText(/^Imported Kiln Night/)).toBeVisible()
 })
 
+test('judges every picture of a set that comes by one key', async ({ page }) => {
+  await openCopy(page, 'Kiln Night', 'overlays')
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  const bar = (colour: readonly number[]) => writePng(patches(320, 180, CLEAR, [[40, 120, 200, 30, colour]]))
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'more pictures by the same key' }).click()
+  await (
+    await chooser
+  ).setFiles([
+    file('name-10.png', bar([0, 0, 0, 255])),
+    file('name-2.png', bar([240, 240, 240, 255])),
+    file('name-3.png', new TextEncoder().encode('not a picture')),
+  ])
+  await expect(page.getByText(/^1 of 3 were not taken: name-3\.png is no picture/)).toBeVisible()
+  const set = page.getByRole('listbox', { name: 'Pictures of this overlay' })
+  // By the numbers in their names; the black one cannot be told from black.
+  await expect(set.getByRole('option')).toHaveText([/^1.*two lines/, /^2.*name-2/, /^3.*name-10.*fails/])
+  await expect(page.getByText(/of .*, name-10 is too dark to be told from black/)).toBeVisible()
+  await press(page, 'PageDown', 'PageDown')
+  await expect(set.getByRole('option', { selected: true })).toContainText('name-10')
+  await expect(measure(page, 'Graphic lost')).toHaveText('100\u00A0%')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'take this one out' }).click()
+  await expect(set.getByRole('option')).toHaveCount(2)
+  await expect(page.getByText(/too dark to be told/)).toBeHidden()
+  await press(page, 'Control+z')
+  await expect(set.getByRole('option')).toHaveCount(3)
+  await saved(page)
+  await page.reload()
+  await expect(set.getByRole('option')).toHaveCount(3)
+})
+
 test('cuts somebody out by the colour of their screen, by mouse and by keys', async ({ page }) => {
   await openCopy(page, 'Bookshop Reading, first draft', 'overlays')
   await page.getByRole('option', { name: /Translator, cut out/ }).click()
@@ -158,6 +190,8 @@ test('cuts somebody out by the colour of their screen, by mouse and by keys', as
   // Two steps of the tolerance are one change of the plan.
   await press(page, 'ArrowRight', 'ArrowRight')
   await expect(side.getByLabel('Tolerance')).toHaveValue('0.02')
+  // Steps that follow each other are one change half a second after the last.
+  await page.waitForTimeout(800)
   await saved(page)
   await page.reload()
   await page.getByRole('option', { name: /Translator, cut out/ }).click()

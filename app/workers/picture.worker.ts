@@ -118,7 +118,7 @@ const painter: Painter = {
   },
   findScreen(overlay, graphic) {
     const painted = paintedBy(overlay, graphic)
-    return bestScreen({ graphic, ...(painted ? { painted } : {}) })
+    return bestScreen({ together: graphic, ...(painted ? { painted } : {}) })
   },
   find({ cells, wordCells, opaque }, scale, set, misread) {
     const read = cells === undefined ? undefined : readCells(cells, opaque === true)

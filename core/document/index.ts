@@ -30,7 +30,18 @@ export {
 } from './address'
 export { BLACK, CONTENTS, type Content, type Look, type Pointed } from './collections/looks'
 export { MOST_STEPS, type Macro, type MacroStep } from './collections/macros'
-export { type Box, type Cut, type FillKind, OFF, type Overlay, cutOf, SHAPES, screenOf } from './collections/overlays'
+export {
+  type Box,
+  type Cut,
+  type FillKind,
+  OFF,
+  type Overlay,
+  cutOf,
+  graphicsOf,
+  SHAPES,
+  screenOf,
+  slidesOf,
+} from './collections/overlays'
 export type { Graphic as GraphicEntry, WordBox } from '../features/keys/collection'
 export type { Segment } from './collections/segments'
 export type { Want } from './collections/wants'

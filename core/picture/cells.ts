@@ -110,3 +110,15 @@ export function pixelsIn({ counts }: Cells): number {
   for (let i = 2; i < counts.length; i += 3) sum += counts[i]!
   return sum
 }
+
+/** Counts of several as one; all of one kind. */
+export function summed(all: readonly Cells[]): Cells {
+  const counts = new Map<number, number>()
+  for (const { counts: one } of all)
+    for (let i = 0; i < one.length; i += 3) {
+      const at = one[i]! * 256 + one[i + 1]!
+      counts.set(at, (counts.get(at) ?? 0) + one[i + 2]!)
+    }
+  const sorted = [...counts].sort(([a], [b]) => a - b)
+  return { opaque: all[0]?.opaque === true, counts: sorted.flatMap(([at, n]) => [at >> 8, at & 255, n]) }
+}

@@ -1,5 +1,5 @@
 export { type Keying, fillAs, fringe, lostPixels, solidityOf } from './bench'
-export { type Cells, type Region, cellsOf, cellsText, pixelsIn, readCells } from './cells'
+export { type Cells, type Region, cellsOf, cellsText, pixelsIn, readCells, summed } from './cells'
 export {
   type Chroma,
   type ChromaSetting,

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, toRaw, watch } from 'vue'
-import { type Box, type Cut, type WordBox, own } from '#core/document'
+import type { Box, Cut, GraphicEntry, WordBox } from '#core/document'
 import { type OverlayRow, standing, wordsOf } from '#core/features/keys'
 import type { Chroma, Keying, Scene } from '#core/picture'
 import type { Picture } from '#core/run'
-import { usePlanStore } from '~/plan/store'
 import { usePainter } from '~/workers/painter'
 import type { Benched } from '~/workers/protocol'
 
@@ -16,6 +15,8 @@ const props = defineProps<{
   row: OverlayRow
   scenes: Readonly<Record<string, Scene>>
   picture: Picture | undefined
+  /** Of the pictures that come by this key, the one that is looked at. */
+  graphic: GraphicEntry | undefined
   cut: Cut
   keying: Keying | Chroma | undefined
   /** Of a key by colour, as it is being set. */
@@ -31,15 +32,16 @@ const emit = defineEmits<{
   boxed: [box: Box]
   unboxed: [id: string]
 }>()
-const store = usePlanStore()
-const graphic = computed(() => {
-  const id = props.row.overlay.graphic
-  return id === undefined ? undefined : own(store.plan?.graphics ?? {}, id)
-})
+const graphic = computed(() => props.graphic)
 const height = computed(() => Math.round((props.width * 9) / 16))
 const canvas = ref<HTMLCanvasElement>()
 const marks = ref<HTMLCanvasElement>()
 
+/** A source shows the picture that is looked at, not the first of its set. */
+const withGraphic = (picture: Picture): Picture =>
+  picture.of === 'source' && picture.graphic && graphic.value
+    ? { ...picture, graphic: { ...picture.graphic, file: graphic.value.file } }
+    : picture
 /** The picture with its key set as it is being set, or without it. */
 function patched(picture: Picture): Picture {
   if (picture.of !== 'mix') return picture
@@ -50,6 +52,8 @@ function patched(picture: Picture): Picture {
         ? [
             {
               ...layer,
+              picture: withGraphic(layer.picture),
+              ...(layer.key ? { key: withGraphic(layer.key) } : {}),
               ...(layer.cut ? { cut: props.cut } : {}),
               ...(layer.screen && props.chroma ? { screen: toRaw(props.chroma) } : {}),
             },
@@ -139,7 +143,17 @@ const measure = inTurn(async () => {
 })
 watch(
   () =>
-    [props.row, props.picture, props.cut, props.keying, props.chroma, props.width, props.shown, props.matte] as const,
+    [
+      props.row,
+      props.picture,
+      props.graphic,
+      props.cut,
+      props.keying,
+      props.chroma,
+      props.width,
+      props.shown,
+      props.matte,
+    ] as const,
   ([row], [before] = [] as never) => {
     if (props.width === 0) return
     // What is there belongs to another overlay.

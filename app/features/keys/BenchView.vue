@@ -1,42 +1,45 @@
 <script setup lang="ts">
-import { useDropZone, useElementSize, useFileDialog } from '@vueuse/core'
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { useDropZone, useElementSize, useEventListener, useFileDialog } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { cutWords, ofSteps, toSteps } from '#core/catalog'
-import {
-  type Box,
-  type Cut,
-  type Edit,
-  type Overlay,
-  type WordBox,
-  emptyPlan,
-  freshId,
-  own,
-  setEdit,
-} from '#core/document'
-import { type OverlayRow, type Overlays, measuresOf, paintedBy, wayOf } from '#core/features/keys'
+import { type Box, type Cut, type Overlay, emptyPlan, own, setEdit } from '#core/document'
+import { type OverlayRow, type Overlays, asOne, measuresOf, paintedBy, wayOf } from '#core/features/keys'
 import { type Chroma, type Keying, measured, readCells } from '#core/picture'
 import { percent } from '#core/words'
 import { usePlanStore } from '~/plan/store'
-import { useNotices } from '~/shell/notices'
 import FindingList from '~/ui/FindingList.vue'
 import type { Benched } from '~/workers/protocol'
-import { usePainter } from '~/workers/painter'
 import type { ShownFinding } from '#core/features/board'
 import BenchPicture from './BenchPicture.vue'
 import CaptionDialog from './CaptionDialog.vue'
 import ChromaSet from './ChromaSet.vue'
 import KeyHistogram from './KeyHistogram.vue'
 import MeasureTable from './MeasureTable.vue'
-import { TAKEN, Unusable, bringIn } from './bring'
+import SlideStrip from './SlideStrip.vue'
+import { TAKEN } from './bring'
 import { useFind } from './find'
 import { useMarks } from './marks'
+import { usePictures } from './pictures'
 
 /** The bench: what a key does to a real graphic over a picture, measured, with its clip and gain to be dragged. */
 const props = defineProps<{ all: Overlays; row: OverlayRow; findings: readonly ShownFinding[] }>()
 const store = usePlanStore()
-const notices = useNotices()
 const plan = computed(() => store.plan ?? emptyPlan(''))
-const graphicId = computed(() => props.row.overlay.graphic)
+const {
+  slide,
+  ids: slideIds,
+  graphicId,
+  busy,
+  take,
+  takeOut,
+  bring,
+  bringAll,
+  step: stepSlide,
+} = usePictures(() => props.row)
+const together = computed(() => {
+  const all = slideIds.value.flatMap(id => own(plan.value.graphics, id) ?? [])
+  return all.length ? asOne(all.map(one => toRaw(one))) : undefined
+})
 const graphic = computed(() => (graphicId.value === undefined ? undefined : own(plan.value.graphics, graphicId.value)))
 const way = computed(() => wayOf(props.row.overlay))
 const byColour = computed(() => props.row.overlay.kind === 'chroma')
@@ -58,6 +61,7 @@ watch(
     shown.value = true
     marking.value = false
     benched.value = undefined
+    slide.value = undefined
   },
 )
 const under = computed(() => props.row.over[at.value % Math.max(1, props.row.over.length)])
@@ -104,6 +108,8 @@ async function settle(): Promise<void> {
   if (moved.value === now) moved.value = undefined
 }
 onBeforeUnmount(() => void settle())
+// What is being set is not lost when the page is left before it rests.
+useEventListener(window, 'pagehide', () => void settle())
 watch(
   () => props.row.id,
   () => void settle(),
@@ -149,6 +155,13 @@ const measures = computed(() =>
       )
     : [],
 )
+const slides = computed(() =>
+  slideIds.value.map(id => {
+    const one = plan.value.graphics[id]!
+    const bad = measuresOf(props.row, one, cut.value, undefined).some(measure => measure.bad)
+    return { id, title: one.title, bad }
+  }),
+)
 const truth = computed(() => {
   const one = graphic.value
   if (!one) return ''
@@ -183,7 +196,7 @@ const {
   take: takeTried,
 } = useFind(
   () => props.row,
-  graphic,
+  together,
   cells,
   setting => {
     move(setting.cut)
@@ -192,7 +205,10 @@ const {
 )
 
 // --- pictures that come in ---
-const busy = ref('')
+const setDialog = useFileDialog({ accept: TAKEN, multiple: true, reset: true })
+setDialog.onChange(files => {
+  if (files?.length) void bringAll([...files])
+})
 const dialog = useFileDialog({ accept: TAKEN, multiple: false, reset: true })
 dialog.onChange(files => {
   const [file] = files ?? []
@@ -200,49 +216,11 @@ dialog.onChange(files => {
 })
 const { isOverDropZone } = useDropZone(stage, {
   onDrop: files => {
-    const [file] = files ?? []
-    if (file) void bring(file)
+    if (files && files.length > 1) void bringAll(files)
+    else if (files?.[0]) void bring(files[0])
   },
-  multiple: false,
+  multiple: true,
 })
-async function bring(file: File): Promise<void> {
-  await take(async () => ({
-    hash: await bringIn(file),
-    title: file.name.replace(/\.[^.]*$/, '').slice(0, 120) || 'Picture',
-  }))
-}
-/** Puts a kept picture into the plan as what the overlay shows: one change. */
-async function take(
-  get: () => Promise<{ hash: string; title: string; words?: Readonly<Record<string, WordBox>> }>,
-): Promise<void> {
-  const { id } = props.row
-  busy.value = 'Measuring the picture \u2026'
-  try {
-    const { hash, title, words } = await get()
-    const order = 1 + Math.max(0, ...Object.values(plan.value.graphics).map(one => one.order))
-    const entry = await usePainter().entry(hash, { title, order }, words)
-    if (!entry) throw new Unusable('The server does not give the picture back.')
-    if (!own(plan.value.overlays, id)) return
-    const name = freshId(title, plan.value.graphics, Math.random)
-    await store.commit(`${plan.value.overlays[id]!.title} shows ${title}`.slice(0, 120), [
-      { do: 'add', collection: 'graphics', id: name, value: entry },
-      setEdit(['overlays', id, 'graphic'], name),
-      ...unused(id),
-    ])
-  } catch (error) {
-    notices.tell((error as Error).message, 'wrong')
-  } finally {
-    busy.value = ''
-  }
-}
-/** The picture before, where nothing else shows it. */
-function unused(id: string): Edit[] {
-  const before = plan.value.overlays[id]?.graphic
-  const elsewhere = Object.entries(plan.value.overlays).some(([other, one]) => other !== id && one.graphic === before)
-  return before === undefined || elsewhere || !own(plan.value.graphics, before)
-    ? []
-    : [{ do: 'remove', collection: 'graphics', id: before }]
-}
 
 // --- words ---
 const { boxed, unboxed, propose: look } = useMarks(graphicId, graphic)
@@ -287,6 +265,8 @@ function press(key: string, shift: boolean): boolean {
     'x': graphic.value ? () => (matte.value = !matte.value) : undefined,
     'd': () => dialog.open(),
     'c': () => (caption.value = true),
+    'PageUp': slideIds.value.length > 1 ? () => stepSlide(-1) : undefined,
+    'PageDown': slideIds.value.length > 1 ? () => stepSlide(1) : undefined,
     'f': () => void (byColour.value ? chromaSet.value?.find() : find()),
     'i': way.value ? turn : undefined,
     'w': graphic.value ? () => (marking.value = !marking.value) : undefined,
@@ -308,6 +288,7 @@ defineExpose({ press, asking })
         :row="row"
         :scenes="all.scenes"
         :picture="under?.picture"
+        :graphic="graphic"
         :cut="cut"
         :keying="keying"
         :chroma="byColour ? chroma : undefined"
@@ -342,6 +323,15 @@ defineExpose({ press, asking })
         <span class="lost" role="status">{{ shown && !matte ? lostWords : '' }}</span>
         <span class="quiet">safe 93 / 90&nbsp;%</span>
       </p>
+      <SlideStrip
+        v-if="graphic"
+        :model-value="graphicId"
+        :slides="slides"
+        :busy="busy !== ''"
+        @update:model-value="id => (slide = id)"
+        @add="setDialog.open()"
+        @remove="takeOut"
+      />
       <KeyHistogram
         v-if="graphic && cells && way"
         :cells="cells"

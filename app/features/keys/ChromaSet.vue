@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { type GraphicEntry, type Overlay, emptyPlan, own, screenOf, setEdit } from '#core/document'
 import type { Chroma, ChromaSetting } from '#core/picture'
@@ -40,6 +41,8 @@ async function settle(): Promise<void> {
   if (moved.value === now) moved.value = undefined
 }
 onBeforeUnmount(() => void settle())
+// What is being set is not lost when the page is left before it rests.
+useEventListener(window, 'pagehide', () => void settle())
 watch(
   () => props.id,
   () => void settle(),

@@ -15,6 +15,7 @@ export const screen: Screen = {
       words: 'clip, in steps of the panel; with Shift the gain; of a key by colour tolerance and soft edge',
       foot: 'clip, gain',
     },
+    { key: 'PgUp PgDn', words: 'to another picture that comes by the same key' },
     {
       key: 'F',
       words: 'find the best clip and gain, or screen, tolerance and edge; Enter takes them',

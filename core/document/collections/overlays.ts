@@ -1,6 +1,6 @@
 import { KEY_KINDS, type KeyKind } from '#core/catalog'
 import { collection, listOf, number, object, oneOf, ref, said, whole } from '#core/kernel'
-import { misfit, show } from '../problem'
+import { misfit, own, show } from '../problem'
 
 /** Something that is laid over a picture, and how it is cut out. */
 export interface Overlay {
@@ -27,6 +27,8 @@ export interface Overlay {
   readonly segments?: readonly string[]
   /** What is shown: one of the plan's graphics; it may be gone. */
   readonly graphic?: string
+  /** The other pictures of a set that come by the same key, one after the other; they may be gone. */
+  readonly slides?: readonly string[]
   /** How the keyer is set, 0 .. 1, black-referenced: clear up to the clip, solid from clip + (1 - gain). */
   readonly clip?: number
   readonly gain?: number
@@ -80,6 +82,17 @@ export const screenOf = ({ screen, tolerance, edge, spill }: Overlay) => ({
   spill: spill ?? 1,
 })
 
+/** Ids of an overlay's pictures: what it shows first, then the others of its set; they may be gone. */
+export const slidesOf = ({ graphic, slides = [] }: Pick<Overlay, 'graphic' | 'slides'>): string[] => [
+  ...new Set([...(graphic === undefined ? [] : [graphic]), ...slides]),
+]
+
+/** Those of them that are in the plan. */
+export const graphicsOf = <T>(
+  { graphics }: { readonly graphics: Readonly<Record<string, T>> },
+  overlay: Pick<Overlay, 'graphic' | 'slides'>,
+): T[] => slidesOf(overlay).flatMap(id => own(graphics, id) ?? [])
+
 /** A part of a picture: left and top edge, width and height, each a share of the whole, 0 .. 1. */
 export interface Box {
   readonly x: number
@@ -112,6 +125,7 @@ export const overlays = collection<Overlay>({
     over: ref('slug'),
     segments: listOf(ref('slug'), 1000),
     graphic: ref('slug'),
+    slides: listOf(ref('slug'), 200, 1),
     clip: number(0, 1),
     gain: number(0, 1),
     invert: said,

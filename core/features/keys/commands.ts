@@ -66,18 +66,19 @@ const key: Command<CommandContext> = {
       throw new Unusable(
         `no overlay ${id ?? 'given'}; there are: ${Object.keys(plan.overlays).sort().join(', ') || 'none'}`,
       )
-    const judged = allJudged(checked.traced).find(one => one.id === id)
-    if (!judged) throw new Unusable(`${id} has no graphic in the plan: nothing of it can be measured`)
-    const report = reportOf(judged, context.picture(judged.graphic.file))
-    const text = JSON.stringify(report, null, 2)
+    const all = allJudged(checked.traced).filter(one => one.id === id)
+    if (all.length === 0) throw new Unusable(`${id} has no graphic in the plan: nothing of it can be measured`)
+    const reports = all.map(judged => reportOf(judged, context.picture(judged.graphic.file)))
+    // One picture is a report; several are the first with all of them beside it.
+    const text = JSON.stringify(reports.length > 1 ? { ...reports[0], slides: reports } : reports[0], null, 2)
     const [to, picture] = [values.get('report'), values.get('picture')]
-    const lines = [
+    const lines = reports.flatMap(report => [
       `${report.title} shows ${report.graphic}, set to ${report.set}${report.best && report.best !== report.set ? `; best ${report.best}` : ''}`,
       ...report.measures.map(({ name, now, good, bad }) => `  ${bad ? '!' : ' '} ${name}: ${now} (good ${good})`),
-    ]
+    ])
     return {
       out: json ? text : lines.join('\n'),
-      exit: report.measures.some(({ bad }) => bad) ? 1 : 0,
+      exit: reports.some(({ measures }) => measures.some(({ bad }) => bad)) ? 1 : 0,
       files: {
         ...(to === undefined ? {} : { [to]: `${text}\n` }),
         ...(picture === undefined ? {} : { [picture]: { ...pictured(context, id), opaque: true } }),

@@ -7,10 +7,10 @@ import {
   type Overlay,
   type WordBox,
   cutOf,
-  own,
+  graphicsOf,
   screenOf,
 } from '#core/document'
-import { fact } from '#core/kernel'
+import { type Anchor, fact } from '#core/kernel'
 import {
   type Cells,
   type Chroma,
@@ -22,6 +22,7 @@ import {
   type Setting,
   WOBBLE,
   type Way,
+  cellsText,
   chromaMeasured,
   findChroma,
   findSetting,
@@ -30,6 +31,7 @@ import {
   measured,
   readCells,
   sentLuma,
+  summed,
 } from '#core/picture'
 import { type Laid, allLaid } from './laid'
 
@@ -38,6 +40,10 @@ export interface Judged {
   readonly laid: Laid
   readonly id: string
   readonly graphic: GraphicEntry
+  /** The overlay, and which of its pictures it is where there are several. */
+  readonly title: string
+  /** All pictures of the overlay as one, where they are of one kind: one setting serves them all. */
+  readonly together: GraphicEntry
   readonly scale: KeyScale
   /** As the panel can be set. */
   readonly cut: Cut
@@ -62,6 +68,20 @@ export interface Judged {
   }
 }
 
+/** What was counted of several pictures as if they were one; the first alone where they are not of one kind. */
+export function asOne(graphics: readonly GraphicEntry[]): GraphicEntry {
+  const [first, ...rest] = graphics
+  const ground = (one: GraphicEntry): string => `${one.opaque} ${one.ground?.join()}`
+  if (rest.length === 0 || rest.some(one => ground(one) !== ground(first!))) return first!
+  const sum = (field: 'cells' | 'wordCells' | 'hues' | 'wordHues'): Partial<GraphicEntry> => {
+    const read = graphics.flatMap(one =>
+      one[field] === undefined ? [] : (readCells(one[field], one.opaque === true) ?? []),
+    )
+    return read.length ? { [field]: cellsText(summed(read)) } : {}
+  }
+  return { ...first!, ...sum('cells'), ...sum('wordCells'), ...sum('hues'), ...sum('wordHues') }
+}
+
 /** How a key by colour comes out over what was counted of its graphic; undefined where it was not. */
 export function paintedBy(overlay: Overlay, { hues, wordHues }: GraphicEntry): Judged['painted'] {
   const read = overlay.kind !== 'chroma' || hues === undefined ? undefined : readCells(hues, true)
@@ -79,13 +99,12 @@ export function paintedBy(overlay: Overlay, { hues, wordHues }: GraphicEntry): J
 }
 
 /** The best screen, tolerance and edge of a key by colour. */
-export const bestScreen = ({
-  painted,
-  graphic: { ground },
-}: Pick<Judged, 'painted' | 'graphic'>): ChromaSetting | undefined =>
-  painted && ground
-    ? findChroma(painted.hues, painted.wordHues, ground as Chroma['screen'], painted.chroma.spill)
-    : undefined
+export function bestScreen({ painted, together }: Pick<Judged, 'painted' | 'together'>): ChromaSetting | undefined {
+  const { ground, hues, wordHues } = together
+  const all = painted && hues !== undefined ? readCells(hues, true) : undefined
+  const words = wordHues === undefined ? undefined : readCells(wordHues, true)
+  return all && ground ? findChroma(all, words, ground as Chroma['screen'], painted!.chroma.spill) : undefined
+}
 
 /** What makes the matte of an overlay; undefined of those that are cut by a colour, a shape or a box. */
 export const wayOf = ({ kind }: Overlay): Way | undefined => (kind === 'luma' || kind === 'linear' ? kind : undefined)
@@ -98,28 +117,40 @@ export const settable = (scale: KeyScale, cut: Cut): Cut => {
 
 const PERCENTS: KeyScale = { steps: 100, shows: 'percent' }
 
-function judge(traced: Traced, laid: Laid): Judged | undefined {
+function judge(traced: Traced, laid: Laid): Judged[] {
   const { id, overlay, node, input } = laid
-  const graphic = overlay.graphic === undefined ? undefined : own(traced.plan.graphics, overlay.graphic)
-  if (!graphic) return undefined
+  const graphics = graphicsOf(traced.plan, overlay)
+  if (graphics.length === 0) return []
+  const together = asOne(graphics)
   const scale = node ? keyScaleOf(node.model) : PERCENTS
   const cut = settable(scale, cutOf(overlay))
   const last = node && input !== undefined ? runInto(traced, { device: node.id, port: input })?.links.at(-1) : undefined
   const misread: Misread | undefined =
     last && isMisread(last) ? (last.signal!.range === 'narrow' ? 'narrow as full' : 'full as narrow') : undefined
+  const standing = { laid, id, scale, cut, misread, together }
+  return graphics.map(graphic => {
+    const title = graphics.length > 1 ? `${overlay.title}, ${graphic.title}` : overlay.title
+    return judgeOne({ ...standing, graphic, title })
+  })
+}
+
+type Unmeasured = Pick<Judged, 'laid' | 'id' | 'scale' | 'cut' | 'misread' | 'together' | 'graphic' | 'title'>
+
+function judgeOne(one: Unmeasured): Judged {
+  const {
+    laid: { overlay },
+    graphic,
+    cut,
+    misread,
+  } = one
   const way = wayOf(overlay)
   const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, graphic.opaque === true)
   const wordCells = graphic.wordCells === undefined ? undefined : readCells(graphic.wordCells, graphic.opaque === true)
   const wordsLost = way && wordCells && measured(wordCells, way, cut, misread).lost
   const painted = paintedBy(overlay, graphic)
   return {
-    laid,
-    id,
-    graphic,
-    scale,
-    cut,
+    ...one,
     sends: overlay.sends ?? (graphic.straight ? 'straight' : undefined),
-    misread,
     ...(painted ? { painted } : {}),
     ...(way && cells
       ? {
@@ -136,25 +167,39 @@ function judge(traced: Traced, laid: Laid): Judged | undefined {
 }
 
 const judgedFact = fact<Traced, readonly Judged[]>('keys measured', traced =>
-  allLaid(traced).flatMap(laid => judge(traced, laid) ?? []),
+  allLaid(traced).flatMap(laid => judge(traced, laid)),
 )
 
-/** Every overlay with a graphic, as its key makes it. */
+/** Every picture of every overlay, as its key makes it. */
 export const allJudged = (traced: Traced): readonly Judged[] => traced.ask(judgedFact)
 
+/** The picture that an overlay shows first. */
 export const judgedAt = (traced: Traced, id: string): Judged | undefined => allJudged(traced).find(one => one.id === id)
 
+/** Of each overlay the first picture of which something holds: a rule tells one of a kind. */
+export const firstsOf = (traced: Traced, holds: (judged: Judged) => boolean): Judged[] =>
+  allJudged(traced)
+    .filter(holds)
+    .filter((one, i, all) => all.findIndex(({ id }) => id === one.id) === i)
+
+/** The picture at a finding's place of which it was told. */
+export const judgedOf = (traced: Traced, at: Anchor, holds: (judged: Judged) => boolean): Judged | undefined =>
+  at.on === 'overlay' ? allJudged(traced).find(one => one.id === at.overlay && holds(one)) : undefined
+
 /** The best setting that the panel can have; undefined where nothing can be judged, or the key goes by a key signal. */
-export const bestSetting = ({ pixels, scale, cut, misread }: Judged): Setting | undefined =>
-  pixels?.way === 'luma'
+export function bestSetting({ pixels, scale, cut, misread, together }: Judged): Setting | undefined {
+  const { cells, wordCells, opaque = false } = together
+  const all = cells === undefined ? undefined : readCells(cells, opaque)
+  return pixels?.way === 'luma' && all
     ? findSetting(
-        pixels.cells,
-        pixels.wordCells,
+        all,
+        wordCells === undefined ? undefined : readCells(wordCells, opaque),
         { steps: scale.steps, toCut: (clip, gain) => ofSteps(scale, clip, gain) },
         cut,
         misread,
       )
     : undefined
+}
 
 /** What goes wrong with a key, the first that explains the rest: nothing else is told of it then. */
 export type KeyFault = 'invert' | 'dark' | 'ground' | 'eaten' | 'haze' | 'edges'

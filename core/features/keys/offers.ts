@@ -1,20 +1,24 @@
 import type { Traced } from '#core/chain'
-import { type Edit, type Plan, own } from '#core/document'
+import { type Edit, type Plan, own, slidesOf } from '#core/document'
 import { Draft, type Proposal } from '#core/propose'
 import { cuesOf } from '#core/run'
 import { listWords } from '#core/words'
 import type { Laid } from './laid'
 
-/** Takes an overlay out, with the graphic that no other one shows. */
+/** Takes pictures out of the plan that no overlay but this one shows. */
+export function unshared(plan: Plan, id: string, graphics: readonly string[]): Edit[] {
+  const elsewhere = new Set(
+    Object.entries(plan.overlays).flatMap(([other, overlay]) => (other === id ? [] : slidesOf(overlay))),
+  )
+  return [...new Set(graphics)]
+    .filter(graphic => own(plan.graphics, graphic) && !elsewhere.has(graphic))
+    .map(graphic => ({ do: 'remove', collection: 'graphics', id: graphic }))
+}
+
+/** Takes an overlay out, with the pictures that no other one shows. */
 export function removalOf(plan: Plan, id: string): Edit[] {
-  const graphic = own(plan.overlays, id)?.graphic
-  const shared = Object.entries(plan.overlays).some(([other, one]) => other !== id && one.graphic === graphic)
-  return [
-    { do: 'remove', collection: 'overlays', id },
-    ...(graphic !== undefined && !shared && own(plan.graphics, graphic)
-      ? [{ do: 'remove' as const, collection: 'graphics' as const, id: graphic }]
-      : []),
-  ]
+  const overlay = own(plan.overlays, id)
+  return [{ do: 'remove', collection: 'overlays', id }, ...unshared(plan, id, overlay ? slidesOf(overlay) : [])]
 }
 
 /** Gives an overlay up in these segments, and their looks no longer light it; altogether, where none are given. */

@@ -1,6 +1,6 @@
 import { mixOf } from '#core/catalog'
 import { type Traced, isSwitcher } from '#core/chain'
-import { BLACK, type Macro, type Overlay, type Plan, own } from '#core/document'
+import { BLACK, type GraphicEntry, type Macro, type Overlay, type Plan, graphicsOf, own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { readCells } from '#core/picture'
@@ -110,13 +110,18 @@ function brightIn({ plan }: Traced, { program, faded, keys }: Machine): number {
 
 /** From so many codes on, over black, a pixel is 20 cd/m2 brighter than that: 255 x (20 / 200) ^ (1 / 2.4). */
 const BRIGHT = 97.7
-/** The share of the picture in which an overlay's graphic is as bright as that; 0 where nobody counted its pixels. */
+/** The share of the picture in which an overlay's brightest graphic is as bright as that; 0 where nobody counted. */
 function brightShare(plan: Plan, overlay: Overlay | undefined): number {
-  const graphic = overlay?.graphic === undefined ? undefined : own(plan.graphics, overlay.graphic)
-  const cells = graphic?.cells === undefined ? undefined : readCells(graphic.cells, graphic.opaque === true)
-  if (!graphic || !cells) return 0
+  if (!overlay) return 0
+  const { box } = overlay
+  const shown = graphicsOf(plan, overlay)
+  return Math.max(0, ...shown.map(one => brightOf(one))) * (box ? box.w * box.h : 1)
+}
+
+function brightOf(graphic: GraphicEntry): number {
+  const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, graphic.opaque === true)
+  if (!cells) return 0
   let bright = 0
   for (let i = 0; i < cells.counts.length; i += 3) if (cells.counts[i]! >= BRIGHT) bright += cells.counts[i + 2]!
-  const { w, h } = overlay!.box ?? { w: 1, h: 1 }
-  return (bright / (graphic.width * graphic.height)) * w * h
+  return bright / (graphic.width * graphic.height)
 }

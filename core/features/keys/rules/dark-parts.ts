@@ -2,9 +2,13 @@ import { text } from '#core/kernel'
 import { chromaFault } from '#core/picture'
 import { rule } from '#core/propose'
 import { percent } from '#core/words'
-import { allJudged, faultOf, judgedAt } from '../judged'
+import { type Judged, faultOf, firstsOf, judgedOf } from '../judged'
 import { byPair, findIt, findScreen } from '../mend'
 import { without } from '../offers'
+
+const isGone = (judged: Judged): boolean =>
+  faultOf(judged) === 'dark' ||
+  (judged.painted !== undefined && chromaFault(judged.painted.found, judged.painted.wordsLost) === 'alike')
 
 export const darkParts = rule({
   code: 'K04',
@@ -25,33 +29,21 @@ export const darkParts = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged => {
-      const { painted } = judged
-      if (painted && chromaFault(painted.found, painted.wordsLost) === 'alike')
-        return [
-          say(
-            'alike',
-            { on: 'overlay', overlay: judged.id },
-            {
-              overlay: text(judged.laid.overlay.title),
-              share: text(percent(Math.max(painted.found.lost ?? 0, painted.wordsLost ?? 0))),
-              screen: text(painted.chroma.screen.join(', ')),
-            },
-          ),
-        ]
-      if (faultOf(judged) !== 'dark') return []
-      const { found, wordsLost } = judged.pixels!
-      const [words, all] = [wordsLost ?? 0, found.lost ?? 0]
-      return [
-        say(
-          words > all ? 'words' : 'dark',
-          { on: 'overlay', overlay: judged.id },
-          { overlay: text(judged.laid.overlay.title), share: text(percent(Math.max(words, all))) },
-        ),
-      ]
+    firstsOf(traced, isGone).map(({ id, title, painted, pixels }) => {
+      const { found, wordsLost = 0 } = (painted ?? pixels)!
+      const all = found.lost ?? 0
+      return say(
+        painted ? 'alike' : wordsLost > all ? 'words' : 'dark',
+        { on: 'overlay', overlay: id },
+        {
+          overlay: text(title),
+          share: text(percent(Math.max(wordsLost, all))),
+          screen: text(painted?.chroma.screen.join(', ') ?? ''),
+        },
+      )
     }),
   remedies: (traced, { at }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const judged = judgedOf(traced, at, isGone)
     return judged
       ? [
           ...byPair(traced, judged),

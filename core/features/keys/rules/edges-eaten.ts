@@ -1,9 +1,11 @@
 import { text } from '#core/kernel'
 import { rule } from '#core/propose'
 import { percent } from '#core/words'
-import { allJudged, faultOf, judgedAt } from '../judged'
+import { type Judged, faultOf, firstsOf, judgedOf } from '../judged'
 import { asSent, byPair, findIt, turnBack } from '../mend'
 import { without } from '../offers'
+
+const isEaten = (judged: Judged): boolean => ['haze', 'eaten', 'edges'].includes(faultOf(judged) ?? '')
 
 export const edgesEaten = rule({
   code: 'K11',
@@ -20,22 +22,19 @@ export const edgesEaten = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged => {
-      const fault = faultOf(judged)
-      if (fault !== 'haze' && fault !== 'eaten' && fault !== 'edges') return []
+    firstsOf(traced, isEaten).map(judged => {
+      const fault = faultOf(judged) as 'haze' | 'eaten' | 'edges'
       const { found, wordsLost } = judged.pixels!
       const share =
         fault === 'haze' ? found.haze! : fault === 'edges' ? found.soft! : Math.max(found.lost ?? 0, wordsLost ?? 0)
-      return [
-        say(
-          fault,
-          { on: 'overlay', overlay: judged.id },
-          { overlay: text(judged.laid.overlay.title), share: text(percent(share)) },
-        ),
-      ]
+      return say(
+        fault,
+        { on: 'overlay', overlay: judged.id },
+        { overlay: text(judged.title), share: text(percent(share)) },
+      )
     }),
   remedies: (traced, { at }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const judged = judgedOf(traced, at, isEaten)
     return judged
       ? [
           ...turnBack(traced, judged),

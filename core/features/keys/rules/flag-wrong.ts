@@ -1,6 +1,8 @@
 import { text } from '#core/kernel'
 import { Draft, rule } from '#core/propose'
-import { allJudged, flagWrong, judgedAt } from '../judged'
+import { type Judged, firstsOf, flagWrong, judgedOf } from '../judged'
+
+const isWrong = (judged: Judged): boolean => judged.laid.node !== undefined && flagWrong(judged) !== undefined
 
 export const flagUnlike = rule({
   code: 'K03',
@@ -16,21 +18,15 @@ export const flagUnlike = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged => {
-      const wrong = flagWrong(judged)
-      const { laid, id } = judged
-      return wrong && laid.node
-        ? [
-            say(
-              wrong,
-              { on: 'overlay', overlay: id },
-              { overlay: text(laid.overlay.title), switcher: text(laid.node.device.name) },
-            ),
-          ]
-        : []
-    }),
+    firstsOf(traced, isWrong).map(judged =>
+      say(
+        flagWrong(judged)!,
+        { on: 'overlay', overlay: judged.id },
+        { overlay: text(judged.title), switcher: text(judged.laid.node!.device.name) },
+      ),
+    ),
   remedies: (traced, { at }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const judged = judgedOf(traced, at, isWrong)
     const wrong = judged && flagWrong(judged)
     if (!wrong) return []
     const draft = new Draft(traced.plan)

@@ -2,9 +2,13 @@ import { text } from '#core/kernel'
 import { chromaFault } from '#core/picture'
 import { rule } from '#core/propose'
 import { percent } from '#core/words'
-import { allJudged, faultOf, judgedAt } from '../judged'
+import { type Judged, faultOf, firstsOf, judgedOf } from '../judged'
 import { findIt, findScreen } from '../mend'
 import { without } from '../offers'
+
+const isLit = (judged: Judged): boolean =>
+  faultOf(judged) === 'ground' ||
+  (judged.painted !== undefined && chromaFault(judged.painted.found, judged.painted.wordsLost) === 'screen')
 
 export const groundLit = rule({
   code: 'K05',
@@ -21,36 +25,20 @@ export const groundLit = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged => {
-      const { painted } = judged
-      if (painted && chromaFault(painted.found, painted.wordsLost) === 'screen')
-        return [
-          say(
-            'screen',
-            { on: 'overlay', overlay: judged.id },
-            {
-              overlay: text(judged.laid.overlay.title),
-              ground: text(judged.graphic.ground!.join(', ')),
-              screen: text(painted.chroma.screen.join(', ')),
-              share: text(percent(painted.found.haze!)),
-            },
-          ),
-        ]
-      if (faultOf(judged) !== 'ground') return []
-      return [
-        say(
-          'ground',
-          { on: 'overlay', overlay: judged.id },
-          {
-            overlay: text(judged.laid.overlay.title),
-            ground: text(judged.graphic.ground!.join(', ')),
-            share: text(percent(judged.pixels!.found.haze!)),
-          },
-        ),
-      ]
-    }),
+    firstsOf(traced, isLit).map(({ id, title, graphic, painted, pixels }) =>
+      say(
+        painted ? 'screen' : 'ground',
+        { on: 'overlay', overlay: id },
+        {
+          overlay: text(title),
+          ground: text(graphic.ground!.join(', ')),
+          share: text(percent((painted ?? pixels)!.found.haze!)),
+          screen: text(painted?.chroma.screen.join(', ') ?? ''),
+        },
+      ),
+    ),
   remedies: (traced, { at }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const judged = judgedOf(traced, at, isLit)
     return judged ? [...findIt(traced, judged), ...findScreen(traced, judged), without(traced, judged.laid)] : []
   },
 })

@@ -1,7 +1,9 @@
 import { text } from '#core/kernel'
 import { Draft, rule } from '#core/propose'
-import { allJudged, bestSetting, faultOf, judgedAt } from '../judged'
+import { type Judged, bestSetting, faultOf, firstsOf, judgedOf } from '../judged'
 import { setTo } from '../mend'
+
+const isBoard = (judged: Judged): boolean => faultOf(judged) === 'invert'
 
 export const invertMissing = rule({
   code: 'K10',
@@ -13,13 +15,11 @@ export const invertMissing = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged =>
-      faultOf(judged) === 'invert'
-        ? [say('board', { on: 'overlay', overlay: judged.id }, { overlay: text(judged.laid.overlay.title) })]
-        : [],
+    firstsOf(traced, isBoard).map(({ id, title }) =>
+      say('board', { on: 'overlay', overlay: id }, { overlay: text(title) }),
     ),
   remedies: (traced, { at }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const judged = judgedOf(traced, at, isBoard)
     if (!judged) return []
     const draft = new Draft(traced.plan)
     draft.set(['overlays', judged.id, 'invert'], true)

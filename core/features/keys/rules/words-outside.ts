@@ -3,7 +3,7 @@ import { LIMITS } from '#core/picture'
 import { Draft, type Proposal, rule } from '#core/propose'
 import type { Traced } from '#core/chain'
 import { percent } from '#core/words'
-import { type Judged, allJudged, judgedAt, standing, wordsOf } from '../judged'
+import { type Judged, firstsOf, judgedOf, standing, wordsOf } from '../judged'
 import { without } from '../offers'
 
 export const wordsOutside = rule({
@@ -26,22 +26,20 @@ export const wordsOutside = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged => {
-      const at = { on: 'overlay', overlay: judged.id } as const
-      const overlay = text(judged.laid.overlay.title)
-      const least = leastLetters(judged)
-      return [
-        ...(isOutside(judged) ? [say('outside', at, { overlay })] : []),
-        ...(isMasked(judged) ? [say('masked', at, { overlay })] : []),
-        ...(least !== undefined && least < LIMITS.letters
-          ? [say('small', at, { overlay, height: text(percent(least)) })]
-          : []),
-      ]
-    }),
+    (['outside', 'masked', 'small'] as const).flatMap(what =>
+      firstsOf(traced, FAULTS[what]).map(judged =>
+        say(
+          what,
+          { on: 'overlay', overlay: judged.id },
+          { overlay: text(judged.title), height: text(percent(leastLetters(judged) ?? 0)) },
+        ),
+      ),
+    ),
   remedies: (traced, { at, says }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const what = says as keyof typeof FAULTS
+    const judged = judgedOf(traced, at, FAULTS[what])
     if (!judged) return []
-    const mend = { outside: inside, masked: unmasked, small: whole }[says as 'outside' | 'masked' | 'small']
+    const mend = { outside: inside, masked: unmasked, small: whole }[what]
     return [...mend(traced, judged), without(traced, judged.laid)]
   },
 })
@@ -67,6 +65,9 @@ function isMasked({ laid: { overlay }, graphic }: Judged): boolean {
     )
   })
 }
+
+const isSmall = (judged: Judged): boolean => (leastLetters(judged) ?? 1) < LIMITS.letters
+const FAULTS = { outside: isOutside, masked: isMasked, small: isSmall }
 
 /** The mask as large as the words need, or gone. */
 function unmasked({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged): Proposal[] {

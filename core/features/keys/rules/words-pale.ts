@@ -1,7 +1,7 @@
 import { text } from '#core/kernel'
 import { LIMITS } from '#core/picture'
 import { rule } from '#core/propose'
-import { type Judged, allJudged, contrastOf, faultOf, judgedAt, wordsOf } from '../judged'
+import { type Judged, contrastOf, faultOf, firstsOf, judgedOf, wordsOf } from '../judged'
 import { byPair } from '../mend'
 import { without } from '../offers'
 
@@ -15,23 +15,20 @@ export const wordsPale = rule({
     },
   },
   find: (traced, say) =>
-    allJudged(traced).flatMap(judged => {
-      const worst = leastContrast(judged)
-      return worst !== undefined && worst < LIMITS.contrast
-        ? [
-            say(
-              'pale',
-              { on: 'overlay', overlay: judged.id },
-              { overlay: text(judged.laid.overlay.title), contrast: text(worst.toFixed(1)) },
-            ),
-          ]
-        : []
-    }),
+    firstsOf(traced, isPale).map(judged =>
+      say(
+        'pale',
+        { on: 'overlay', overlay: judged.id },
+        { overlay: text(judged.title), contrast: text(leastContrast(judged)!.toFixed(1)) },
+      ),
+    ),
   remedies: (traced, { at }) => {
-    const judged = at.on === 'overlay' ? judgedAt(traced, at.overlay) : undefined
+    const judged = judgedOf(traced, at, isPale)
     return judged ? [...byPair(traced, judged), without(traced, judged.laid)] : []
   },
 })
+
+const isPale = (judged: Judged): boolean => (leastContrast(judged) ?? LIMITS.contrast) < LIMITS.contrast
 
 /** Of words that are cut away nothing is said: what took them is. */
 function leastContrast(judged: Judged): number | undefined {
