@@ -174,6 +174,30 @@ test('judges every picture of a set that comes by one key', async ({ page }) => 
   await expect(set.getByRole('option')).toHaveCount(3)
 })
 
+test('measures contrast over photographs that are given, and names the worst', async ({ page }) => {
+  await openCopy(page, 'Kiln Night', 'overlays')
+  await expect(page.getByText(/^over .*, drawn/)).toBeVisible()
+  const grey = (value: number) => writePng(patches(320, 180, [value, value, value], []))
+  const give = async (name: string, value: number): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: /^give a photograph/ }).click()
+    await (await chooser).setFiles(file(name, grey(value)))
+  }
+  await give('dusk.png', 30)
+  await expect(page.getByText(/^over .*, dusk$/)).toBeVisible()
+  const seen = page.getByRole('row', { name: /^Contrast, photographed/ })
+  await expect(seen).toContainText('least over dusk, of 1')
+  await give('noon.png', 235)
+  await expect(page.getByText(/^over .*, noon$/)).toBeVisible()
+  await expect(seen).toContainText('of 2')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'take it out' }).click()
+  await expect(seen).toContainText('least over dusk, of 1')
+  await press(page, 'Control+z')
+  await expect(seen).toContainText('of 2')
+  await saved(page)
+})
+
 test('cuts somebody out by the colour of their screen, by mouse and by keys', async ({ page }) => {
   await openCopy(page, 'Bookshop Reading, first draft', 'overlays')
   await page.getByRole('option', { name: /Translator, cut out/ }).click()

@@ -1,6 +1,6 @@
-import { type GraphicEntry } from '../core/document'
+import type { GraphicEntry, PhotographEntry } from '../core/document'
 import { graphicEntry } from '../core/features/keys/profile'
-import type { Graphic } from '../core/picture'
+import { type Graphic, lightOf, lightText } from '../core/picture'
 
 /** A rectangle in whole pixels and its colour; later ones lie over earlier ones and replace them. */
 export type Patch = readonly [x: number, y: number, w: number, h: number, colour: readonly number[]]
@@ -23,3 +23,12 @@ const NO_FILE = '0'.repeat(64)
 /** The same as a plan keeps it. */
 export const kept = (graphic: Graphic, words?: GraphicEntry['words']): GraphicEntry =>
   graphicEntry(graphic, { title: 'Picture', order: 1, file: NO_FILE }, words)
+
+/** A photograph of one grey, as a plan keeps it. */
+export const photograph = (title: string, source: string, grey: number): PhotographEntry => ({
+  title,
+  order: 1,
+  source,
+  file: NO_FILE,
+  light: lightText(lightOf(patches(64, 36, [grey, grey, grey], []))),
+})

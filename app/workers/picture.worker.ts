@@ -10,6 +10,8 @@ import {
   fillAs,
   findSetting,
   fringe,
+  lightOf,
+  lightText,
   lostPixels,
   meant,
   readCells,
@@ -84,6 +86,10 @@ const painter: Painter = {
       if (i % 10 === 9) told(i + 1)
     }
     return { measure: meter.result() }
+  },
+  async light(file) {
+    const picture = await graphicOf(file)
+    return picture && lightText(lightOf(picture))
   },
   async words(file) {
     const graphic = await graphicOf(file)

@@ -87,6 +87,8 @@ export interface Painter {
     perSecond: number,
     told: (done: number) => void,
   ): Promise<{ readonly measure: ClipMeasure } | { readonly wrong: string }>
+  /** How light a picture is, part by part, as text; undefined where the server does not have it. */
+  light(file: string): Promise<string | undefined>
   /** Where lines of words may be, in shares of the picture. */
   words(file: string): Promise<readonly Box[] | undefined>
   bench(file: string, asked: BenchAsked): Promise<Benched | undefined>

@@ -1,6 +1,6 @@
 import type { EntryOf } from '#core/kernel'
 import { goods, jobs, services } from '../features/cost/collection'
-import { graphics } from '../features/keys/collection'
+import { graphics, photographs } from '../features/keys/collection'
 import { destinations, uplinks } from '../features/line/collection'
 import { media } from '../features/media/collection'
 import { batteries, circuits, distributions, strips } from '../features/power/collection'
@@ -50,6 +50,7 @@ export const DEFINITIONS = {
   jobs,
   strips,
   distributions,
+  photographs,
 } as const
 
 export type Collection = keyof typeof DEFINITIONS

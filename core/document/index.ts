@@ -42,7 +42,7 @@ export {
   screenOf,
   slidesOf,
 } from './collections/overlays'
-export type { Graphic as GraphicEntry, WordBox } from '../features/keys/collection'
+export type { Graphic as GraphicEntry, Photograph as PhotographEntry, WordBox } from '../features/keys/collection'
 export type { Segment } from './collections/segments'
 export type { Want } from './collections/wants'
 export { type Edit, type Transaction, type ValueAt, applyEdits, checkTransaction, setEdit, transactionId } from './edit'

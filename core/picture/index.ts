@@ -12,6 +12,7 @@ export {
 } from './chroma'
 export { type Ink, guaranteed, lettering, sentLuma } from './contrast'
 export { type Graphic, meant, reduced, sentAs, straightPixels } from './graphic'
+export { contrastOver, lightOf, lightText, readLight } from './light'
 export { type Misread, matteTable } from './key'
 export { LIMITS, type Measured, type Setting, WOBBLE, type Way, findSetting, measured } from './measure'
 export type { Pixels } from './pixels'

@@ -15,6 +15,8 @@ const props = defineProps<{
   row: OverlayRow
   scenes: Readonly<Record<string, Scene>>
   picture: Picture | undefined
+  /** File of a photograph that stands for what lies under it. */
+  photograph: string | undefined
   /** Of the pictures that come by this key, the one that is looked at. */
   graphic: GraphicEntry | undefined
   cut: Cut
@@ -42,12 +44,20 @@ const withGraphic = (picture: Picture): Picture =>
   picture.of === 'source' && picture.graphic && graphic.value
     ? { ...picture, graphic: { ...picture.graphic, file: graphic.value.file } }
     : picture
+/** What lies under is seen as it was photographed. */
+function photographed(picture: Picture): Picture {
+  if (props.photograph === undefined) return picture
+  const graphic = { file: props.photograph, as: 'straight' } as const
+  if (picture.of !== 'source') return { of: 'source', device: '', port: '', graphic }
+  const { content: _, ...rest } = picture
+  return { ...rest, graphic }
+}
 /** The picture with its key set as it is being set, or without it. */
 function patched(picture: Picture): Picture {
   if (picture.of !== 'mix') return picture
   const layers = picture.layers.flatMap(layer =>
     layer.overlay !== props.row.id
-      ? [{ ...layer, picture: patched(layer.picture) }]
+      ? [{ ...layer, picture: photographed(patched(layer.picture)) }]
       : props.shown
         ? [
             {
@@ -146,6 +156,7 @@ watch(
     [
       props.row,
       props.picture,
+      props.photograph,
       props.graphic,
       props.cut,
       props.keying,

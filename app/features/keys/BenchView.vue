@@ -19,6 +19,7 @@ import SlideStrip from './SlideStrip.vue'
 import { TAKEN } from './bring'
 import { useFind } from './find'
 import { useMarks } from './marks'
+import { useUnder } from './photographs'
 import { usePictures } from './pictures'
 
 /** The bench: what a key does to a real graphic over a picture, measured, with its clip and gain to be dragged. */
@@ -50,21 +51,18 @@ const benched = shallowRef<Benched>()
 const stage = ref<HTMLElement>()
 const { width } = useElementSize(stage)
 const pictureWidth = computed(() => (width.value === 0 ? 0 : Math.max(240, Math.min(704, Math.floor(width.value)))))
-const at = ref(0)
 const shown = ref(true)
 const matte = ref(false)
 const marking = ref(false)
 watch(
   () => props.row.id,
   () => {
-    at.value = 0
     shown.value = true
     marking.value = false
     benched.value = undefined
     slide.value = undefined
   },
 )
-const under = computed(() => props.row.over[at.value % Math.max(1, props.row.over.length)])
 
 // --- clip and gain: moved here, and one change of the plan when they rest ---
 const moved = ref<{ id: string; clip: number; gain: number }>()
@@ -204,6 +202,14 @@ const {
   },
 )
 
+// --- what it lies over ---
+const { under, count: views, next: nextView, give, drop } = useUnder(() => props.row, busy)
+const photoDialog = useFileDialog({ accept: TAKEN, multiple: false, reset: true })
+photoDialog.onChange(files => {
+  const [file] = files ?? []
+  if (file) void give(file)
+})
+
 // --- pictures that come in ---
 const setDialog = useFileDialog({ accept: TAKEN, multiple: true, reset: true })
 setDialog.onChange(files => {
@@ -261,7 +267,8 @@ function press(key: string, shift: boolean): boolean {
     'ArrowLeft': () => step(shift ? 'gain' : 'clip', -1),
     'ArrowRight': () => step(shift ? 'gain' : 'clip', 1),
     ' ': () => (shown.value = !shown.value),
-    'p': () => (at.value += 1),
+    'p': nextView,
+    'g': under.value ? () => photoDialog.open() : undefined,
     'x': graphic.value ? () => (matte.value = !matte.value) : undefined,
     'd': () => dialog.open(),
     'c': () => (caption.value = true),
@@ -288,6 +295,7 @@ defineExpose({ press, asking })
         :row="row"
         :scenes="all.scenes"
         :picture="under?.picture"
+        :photograph="under?.photograph?.file"
         :graphic="graphic"
         :cut="cut"
         :keying="keying"
@@ -308,11 +316,19 @@ defineExpose({ press, asking })
         </template>
         <template v-else>
           <span class="quiet">{{
-            matte ? 'how solid it becomes' : under ? `over ${under.name}` : 'over nothing'
+            matte
+              ? 'how solid it becomes'
+              : under
+                ? `over ${under.name}${under.photograph ? `, ${under.photograph.title}` : ', drawn'}`
+                : 'over nothing'
           }}</span>
-          <button v-if="row.over.length > 1 && !matte" type="button" class="link" @click="at += 1">
+          <button v-if="views > 1 && !matte" type="button" class="link" @click="nextView">
             other picture <span class="key">P</span>
           </button>
+          <button v-if="under && !matte" type="button" class="link" @click="photoDialog.open()">
+            give a photograph <span class="key">G</span>
+          </button>
+          <button v-if="under?.photograph && !matte" type="button" class="link" @click="drop">take it out</button>
           <button type="button" class="link" @click="shown = !shown">
             {{ shown ? 'without it' : 'with it' }} <span class="key">Space</span>
           </button>

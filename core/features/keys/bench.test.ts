@@ -176,7 +176,8 @@ describe('keys that are measured', () => {
   })
   it('thin a plate by the key, and with it the contrast that it guarantees', () => {
     const word = { x: 0, y: 0, w: 1, h: 1, ink: [255, 255, 255, 255], plate: [0, 0, 0, 255] }
-    const by = (cut: Cut, kind: Overlay['kind']) => contrastOf({ kind, cut }, word)
+    const by = (cut: Cut, kind: Overlay['kind']) =>
+      contrastOf({ overlay: { title: '', order: 1, kind, fill: '' }, cut }, word)
     // By a key signal black is as solid as the file says; by its brightness it is gone, and white may lie behind white.
     expect(by({ clip: 0, gain: 0 }, 'linear')).toBeCloseTo(21, 9)
     expect(by({ clip: 0.04, gain: 0.96 }, 'luma')).toBe(1)

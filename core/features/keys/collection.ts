@@ -84,3 +84,30 @@ export const graphics = collection<Graphic>({
   }),
   words: ({ title, width, height }) => `${title}, ${width}x${height}`,
 })
+
+/** A photograph of what a source shows at some moment of the show: overlays are judged over it. */
+export interface Photograph {
+  readonly title: string
+  readonly order: number
+  /** The source; it may be gone. */
+  readonly source: string
+  /** SHA-256 of its PNG file, hexadecimal. */
+  readonly file: string
+  /** How light it is, part by part. */
+  readonly light: string
+}
+
+export const photographs = collection<Photograph>({
+  name: 'photographs',
+  entry: 'photograph',
+  about: 'Photographs of what sources show: their file by its hash, and how light their parts are.',
+  most: 500,
+  schema: object(['title', 'order', 'source', 'file', 'light'], {
+    title: ref('title'),
+    order: number(-1e9, 1e9),
+    source: ref('slug'),
+    file: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+    light: { type: 'string', pattern: '^[A-Za-z0-9_-]{2304}$' },
+  }),
+  words: ({ title }) => title,
+})

@@ -4,6 +4,7 @@ import {
   type Cut,
   type FillKind,
   type GraphicEntry,
+  type PhotographEntry,
   type Overlay,
   type WordBox,
   cutOf,
@@ -24,12 +25,14 @@ import {
   type Way,
   cellsText,
   chromaMeasured,
+  contrastOver,
   findChroma,
   findSetting,
   guaranteed,
   matteTable,
   measured,
   readCells,
+  readLight,
   sentLuma,
   summed,
 } from '#core/picture'
@@ -239,17 +242,59 @@ export function flagWrong({ laid: { overlay }, sends, cut, pixels }: Judged): Fi
   return overlay.kind === 'linear' && taken !== sends ? sends : undefined
 }
 
-/** Contrast that words keep over any picture; undefined where their colours are not known. */
-export function contrastOf(
-  { kind, cut: { clip, gain, invert }, misread }: Pick<Overlay, 'kind'> & Pick<Judged, 'cut'> & { misread?: Misread },
-  { ink, plate }: WordBox,
-): number | undefined {
-  if (!ink || !plate) return undefined
-  const [one, other] = [ink, plate].map(([r = 0, g = 0, b = 0, a = 0]) => [r, g, b, a] as const)
-  if (kind !== 'luma' && kind !== 'linear') return guaranteed(one!, other!)
+/** An overlay's key with how it stands. */
+type About = { readonly overlay: Overlay } & Pick<Judged, 'cut'> & { readonly misread?: Misread | undefined }
+
+/** What its key makes of the ink and what lies behind it, 0 .. 1; undefined where that is what the file says. */
+function solidities({ overlay: { kind }, cut: { clip, gain, invert }, misread }: About) {
+  if (kind !== 'luma' && kind !== 'linear') return () => undefined
   const table = matteTable(clip, gain, invert, misread)
-  const solid = (colour: Ink) => table[kind === 'linear' ? colour[3] : sentLuma(colour)]!
-  return guaranteed(one!, other!, solid(one!), solid(other!))
+  return (colour: Ink) => table[kind === 'linear' ? colour[3] : sentLuma(colour)]!
+}
+
+const inkOf = ([r = 0, g = 0, b = 0, a = 0]: readonly number[]): Ink => [r, g, b, a]
+
+/** Contrast that words keep over any picture; undefined where their colours are not known. */
+export function contrastOf(about: About, { ink, plate }: WordBox): number | undefined {
+  if (!ink || !plate) return undefined
+  const solid = solidities(about)
+  const [one, other] = [inkOf(ink), inkOf(plate)]
+  return guaranteed(one, other, solid(one), solid(other))
+}
+
+/** The least contrast of words over photographs of what they lie over, and over which; undefined where none is given. */
+export function contrastOn(
+  about: About,
+  words: readonly WordBox[],
+  photographs: readonly PhotographEntry[],
+): { readonly contrast: number; readonly photograph: PhotographEntry } | undefined {
+  const solid = solidities(about)
+  let worst: { contrast: number; photograph: PhotographEntry } | undefined
+  for (const photograph of photographs) {
+    const light = readLight(photograph.light)
+    if (!light) continue
+    for (const word of words) {
+      if (!word.ink || !word.plate) continue
+      const [one, other] = [inkOf(word.ink), inkOf(word.plate)]
+      const found = contrastOver(light, standing(about.overlay, word), one, other, solid(one), solid(other))
+      if (!worst || found < worst.contrast) worst = { contrast: found, photograph }
+    }
+  }
+  return worst
+}
+
+/** Photographs of the sources that come to where an overlay lies, in their order. */
+export function photographsUnder({ plan, runs }: Traced, { node, overlay }: Laid): PhotographEntry[] {
+  if (!node) return []
+  const under = new Set(
+    runs.flatMap(({ lit, beside, end, origin }) =>
+      lit && !beside && end?.device === node.id && origin && origin.device !== overlay.fill ? [origin.device] : [],
+    ),
+  )
+  return Object.entries(plan.photographs)
+    .filter(([, { source }]) => under.has(source))
+    .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
+    .map(([, one]) => one)
 }
 
 /** A box of words where it stands in the picture, shares of it. */

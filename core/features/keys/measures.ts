@@ -1,7 +1,7 @@
 import type { Cut, GraphicEntry } from '#core/document'
 import { LIMITS, measured, readCells } from '#core/picture'
 import { figure, percent } from '#core/words'
-import { contrastOf, paintedBy, standing, wayOf, wordsOf } from './judged'
+import { contrastOf, contrastOn, paintedBy, standing, wayOf, wordsOf } from './judged'
 import type { OverlayRow } from './overlays'
 
 /** One measure in words. */
@@ -23,7 +23,7 @@ const PHONE_AT_MM = 350
 const EDGE = (1 - LIMITS.safe) / 2
 
 /** An overlay with how its keyer stands. */
-type Standing = Pick<OverlayRow, 'overlay' | 'misread'>
+type Standing = Pick<OverlayRow, 'overlay' | 'misread'> & Partial<Pick<OverlayRow, 'photographs'>>
 
 /** All measures of an overlay's key as it is set, from what was counted of its graphic. */
 export function measuresOf(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
@@ -121,7 +121,9 @@ function onPixels(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number
 
 function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
   const words = wordsOf(graphic).map(([, word]) => word)
-  const about = { kind: row.overlay.kind, cut, ...(row.misread ? { misread: row.misread } : {}) }
+  const about = { overlay: row.overlay, cut, misread: row.misread }
+  const photographs = row.photographs ?? []
+  const seen = contrastOn(about, words, photographs)
   const contrasts = words.flatMap(word => contrastOf(about, word) ?? [])
   const contrast = contrasts.length ? Math.min(...contrasts) : undefined
   const letters = words.flatMap(word => (word.letters ? [word.letters * (row.overlay.box?.h ?? 1)] : []))
@@ -135,8 +137,20 @@ function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
       name: 'Contrast, guaranteed',
       now: contrast === undefined ? UNJUDGED : `${figure(contrast)} : 1`,
       good: `> ${LIMITS.contrastGood}`,
-      bad: contrast !== undefined && contrast < LIMITS.contrast,
+      // Where photographs are given it rests on them.
+      bad: !seen && contrast !== undefined && contrast < LIMITS.contrast,
     },
+    ...(seen
+      ? [
+          {
+            name: 'Contrast, photographed',
+            now: `${figure(seen.contrast)} : 1`,
+            good: `> ${LIMITS.contrastGood}`,
+            bad: seen.contrast < LIMITS.contrast && (contrast ?? 0) < LIMITS.contrast,
+            why: `least over ${seen.photograph.title}, of ${photographs.length}`,
+          },
+        ]
+      : []),
     {
       name: 'Letters on a phone',
       now: least === undefined ? UNJUDGED : `${figure(least * PHONE_MM)}\u00A0mm`,

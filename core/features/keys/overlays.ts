@@ -1,9 +1,9 @@
 import { KEY_SCALE, type KeyScale, keyScaleOf, mixOf } from '#core/catalog'
 import { type Traced, deviceName, endName, isSwitcher } from '#core/chain'
-import { type Cut, type FillKind, type Overlay, cutOf } from '#core/document'
+import { type Cut, type FillKind, type Overlay, type PhotographEntry, cutOf } from '#core/document'
 import { type Misread, type Scene, scenesOf } from '#core/picture'
 import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, taken } from '#core/run'
-import { judgedAt, settable } from './judged'
+import { judgedAt, photographsUnder, settable } from './judged'
 import { allLaid, keyersOf } from './laid'
 import { penLoops } from './pen'
 
@@ -17,12 +17,14 @@ export interface OverlayRow {
   /** Keyers that can cut it out, 1, 2 ... */
   readonly keyers: readonly number[]
   /** It over each picture that it may lie over; the first is a usual one. */
-  readonly over: readonly { readonly name: string; readonly picture: Picture }[]
+  readonly over: readonly { readonly device: string; readonly name: string; readonly picture: Picture }[]
   /** How its keyer stands, as the panel can be set, and what that panel shows. */
   readonly cut: Cut
   readonly scale: KeyScale
   readonly misread?: Misread
   readonly sends?: FillKind
+  /** Photographs of the sources that it may lie over. */
+  readonly photographs: readonly PhotographEntry[]
 }
 
 export interface Overlays {
@@ -52,7 +54,8 @@ export function overlaysOf(traced: Traced): Overlays {
   const { chain, plan } = traced
   const switchers = [...chain.nodes.values()].filter(node => keyersOf(node) !== undefined)
   return {
-    rows: allLaid(traced).map(({ id, overlay, node, input, keyers }): OverlayRow => {
+    rows: allLaid(traced).map((laid): OverlayRow => {
+      const { id, overlay, node, input, keyers } = laid
       const where = node && input !== undefined ? `, ${endName(traced, { device: node.id, port: input })}` : ''
       return {
         id,
@@ -61,6 +64,7 @@ export function overlaysOf(traced: Traced): Overlays {
         ...(node ? { switcher: node.id } : {}),
         keyers: keyers ?? [],
         over: over(traced, id),
+        photographs: photographsUnder(traced, laid),
         ...standOf(traced, id),
       }
     }),
@@ -128,6 +132,7 @@ function over(traced: Traced, id: string): OverlayRow['over'] {
         contents: { [overlay.fill]: overlay.kind === 'box' ? 'full' : 'caption' },
       })
       return {
+        device: origin!.device,
         name: deviceName(traced, origin!.device),
         picture: pictureFrom(traced, state, { device: node.id, port: '' }),
       }

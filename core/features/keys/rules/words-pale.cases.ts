@@ -1,14 +1,16 @@
 import { type Faulty } from '../../../../testing/cases'
-import { CLEAR, kept, patches } from '../../../../testing/graphics'
+import { CLEAR, kept, patches, photograph } from '../../../../testing/graphics'
 import { byPair, onBlackPage } from '../../../../testing/overlaid'
 
 const WORDS = { name: { x: 30 / 160, y: 46 / 90, w: 60 / 160, h: 18 / 90 } }
+
+const LETTERS = kept(patches(160, 90, CLEAR, [[40, 50, 20, 9, [255, 255, 255, 255]]]), WORDS)
 
 export const CASES: readonly Faulty[] = [
   {
     name: 'white letters with nothing behind them',
     gives: ['K12'],
-    plan: onBlackPage(kept(patches(160, 90, CLEAR, [[40, 50, 20, 9, [255, 255, 255, 255]]]), WORDS)),
+    plan: onBlackPage(LETTERS),
     offers: ['Give up Names'],
     says: ['1.0 to 1'],
   },
@@ -27,5 +29,16 @@ export const CASES: readonly Faulty[] = [
     ),
     offers: ['Give up Names'],
     says: ['2.5 to 1'],
+  },
+  {
+    name: 'white letters over a photograph of a light wall',
+    gives: ['K12'],
+    // Grey 200 of 255 has a luminance of 0.578: 1.05 / 0.628 = 1.67.
+    plan: {
+      ...onBlackPage(LETTERS),
+      photographs: { wall: photograph('Wall at noon', 'wide', 200), night: photograph('Night', 'guest', 20) },
+    },
+    offers: ['Give up Names'],
+    says: ['Over the photograph Wall at noon', '1.7 to 1'],
   },
 ]

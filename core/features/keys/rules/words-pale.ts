@@ -1,7 +1,8 @@
+import type { Traced } from '#core/chain'
 import { text } from '#core/kernel'
 import { LIMITS } from '#core/picture'
 import { rule } from '#core/propose'
-import { type Judged, contrastOf, faultOf, firstsOf, judgedOf, wordsOf } from '../judged'
+import { type Judged, contrastOf, contrastOn, faultOf, firstsOf, judgedOf, photographsUnder, wordsOf } from '../judged'
 import { byPair } from '../mend'
 import { without } from '../offers'
 
@@ -9,33 +10,59 @@ export const wordsPale = rule({
   code: 'K12',
   about: 'Words may be as bright as the picture behind them: they are not read then.',
   messages: {
+    measured: {
+      severity: 'Q',
+      says: 'Over the photograph {photograph} the words of {overlay} have a contrast of {contrast} to 1 to what lies behind them; 3 is the least that is read.',
+    },
     pale: {
       severity: 'Q',
       says: 'Over some pictures the words of {overlay} have a contrast of {contrast} to 1 to what lies behind them; 3 is the least that is read.',
     },
   },
   find: (traced, say) =>
-    firstsOf(traced, isPale).map(judged =>
-      say(
-        'pale',
+    firstsOf(traced, isPale(traced)).map(judged => {
+      const measured = measuredOn(traced, judged)
+      return say(
+        measured ? 'measured' : 'pale',
         { on: 'overlay', overlay: judged.id },
-        { overlay: text(judged.title), contrast: text(leastContrast(judged)!.toFixed(1)) },
-      ),
-    ),
+        {
+          overlay: text(judged.title),
+          contrast: text((measured?.contrast ?? leastContrast(judged)!).toFixed(1)),
+          photograph: text(measured?.photograph.title ?? ''),
+        },
+      )
+    }),
   remedies: (traced, { at }) => {
-    const judged = judgedOf(traced, at, isPale)
+    const judged = judgedOf(traced, at, isPale(traced))
     return judged ? [...byPair(traced, judged), without(traced, judged.laid)] : []
   },
 })
 
-const isPale = (judged: Judged): boolean => (leastContrast(judged) ?? LIMITS.contrast) < LIMITS.contrast
-
 /** Of words that are cut away nothing is said: what took them is. */
-function leastContrast(judged: Judged): number | undefined {
+function readable(judged: Judged): boolean {
   const fault = faultOf(judged)
-  if (fault === 'dark' || fault === 'eaten' || fault === 'invert') return undefined
-  const { laid, cut, misread } = judged
-  const about = { kind: laid.overlay.kind, cut, ...(misread ? { misread } : {}) }
-  const known = wordsOf(judged.graphic).flatMap(([, word]) => contrastOf(about, word) ?? [])
+  return fault !== 'dark' && fault !== 'eaten' && fault !== 'invert'
+}
+
+const aboutOf = ({ laid, cut, misread }: Judged) => ({ overlay: laid.overlay, cut, misread })
+
+function leastContrast(judged: Judged): number | undefined {
+  const known = wordsOf(judged.graphic).flatMap(([, word]) => contrastOf(aboutOf(judged), word) ?? [])
   return known.length ? Math.min(...known) : undefined
 }
+
+/** Where photographs are given, words are judged over these; else over any picture that there may be. */
+const measuredOn = (traced: Traced, judged: Judged) =>
+  contrastOn(
+    aboutOf(judged),
+    wordsOf(judged.graphic).map(([, word]) => word),
+    photographsUnder(traced, judged.laid),
+  )
+
+const isPale =
+  (traced: Traced) =>
+  (judged: Judged): boolean => {
+    const guaranteed = leastContrast(judged)
+    if (!readable(judged) || guaranteed === undefined || guaranteed >= LIMITS.contrast) return false
+    return (measuredOn(traced, judged)?.contrast ?? guaranteed) < LIMITS.contrast
+  }
