@@ -7,6 +7,7 @@ import { check } from '#core/features'
 import { assignKeyers } from '#core/features/keys'
 import { Session } from '#core/features/rehearsal'
 import { type Cells, drawn, findSetting, measured, readCells, seen } from '#core/picture'
+import { chromaKeyed } from '../core/picture/chroma'
 import { TICKS_PER_S, jumpsOf } from '#core/run'
 import { largePlan } from './plans'
 
@@ -114,6 +115,11 @@ export function show(highs: Highs, report: Report): void {
   report(
     '  one setting of a key measured',
     time(n => measured(strip, 'luma', { clip: n / 100, gain: 0.9 }), 40),
+  )
+  const screen = { screen: [0, 177, 64], tolerance: 0.08, edge: 0.12, spill: 1 } as const
+  report(
+    '  a key by colour over 1280x720',
+    time(() => chromaKeyed(back, fill, screen), 20),
   )
   report(
     '  a key by brightness over 1280x720',

@@ -1,4 +1,5 @@
 import { type Cells, type Region } from './cells'
+import { chromaBytes } from './fast'
 import { type Graphic, HOLE, meant } from './graphic'
 import { LIMITS, type Measured, WOBBLE, later } from './measure'
 import { type Colour, type Pixels, plain } from './pixels'
@@ -21,9 +22,6 @@ function difference(r: number, g: number, b: number): readonly [number, number, 
   return [(b / 255 - y) / 1.8556, (r / 255 - y) / 1.5748, y]
 }
 
-/** Half the angle around the screen's hue, 90 degrees in all. */
-const TAN = Math.tan(Math.PI / 4)
-
 /** Unit vector of the screen's colour difference; a screen without a colour has none. */
 function hueOf([r, g, b]: Chroma['screen']): readonly [number, number] {
   const [cb, cr] = difference(r, g, b)
@@ -31,9 +29,9 @@ function hueOf([r, g, b]: Chroma['screen']): readonly [number, number] {
   return [cb / length, cr / length]
 }
 
-/** How much of the screen is in a colour difference: g = x - z / tan 45, with x = c.k and z = |c x k|. */
+/** How much of the screen is in a colour difference: g = x - z / tan 45 (which is 1), with x = c.k and z = |c x k|. */
 const shineOf = (cb: number, cr: number, kb: number, kr: number): number =>
-  cb * kb + cr * kr - Math.abs(cb * kr - cr * kb) / TAN
+  cb * kb + cr * kr - Math.abs(cb * kr - cr * kb)
 
 /** a = 1 - clamp((g - tolerance) / max(edge, 1/255), 0, 1). */
 const solidAt = (shine: number, { tolerance, edge }: Pick<Chroma, 'tolerance' | 'edge'>): number =>
@@ -45,24 +43,8 @@ const solidAt = (shine: number, { tolerance, edge }: Pick<Chroma, 'tolerance' | 
  */
 export function chromaKeyed(back: Pixels, fill: Pixels, chroma: Chroma, share = 1): Pixels {
   const [kb, kr] = hueOf(chroma.screen)
-  const data = back.data.slice()
-  for (let i = 0; i < data.length; i += 4) {
-    const [b, r, y] = difference(fill.data[i]!, fill.data[i + 1]!, fill.data[i + 2]!)
-    const g = shineOf(b, r, kb, kr)
-    const a = share * solidAt(g, chroma)
-    if (a === 0) continue
-    const less = chroma.spill * Math.max(0, g)
-    const [sb, sr] = [b - less * kb, r - less * kr]
-    const red = y + 1.5748 * sr
-    const blue = y + 1.8556 * sb
-    const green = (y - 0.2126 * red - 0.0722 * blue) / 0.7152
-    const at = (value: number, under: number) =>
-      Math.min(255, Math.max(0, Math.floor(a * Math.min(1, Math.max(0, value)) * 255 + (1 - a) * under + 0.5)))
-    data[i] = at(red, data[i]!)
-    data[i + 1] = at(green, data[i + 1]!)
-    data[i + 2] = at(blue, data[i + 2]!)
-  }
-  return { ...back, data }
+  const { tolerance, edge, spill } = chroma
+  return { ...back, data: chromaBytes(back.data, fill.data, kb, kr, tolerance, Math.max(edge, 1 / 255), spill, share) }
 }
 
 /** How solid each pixel of a picture before a screen becomes, 0 .. 1. */

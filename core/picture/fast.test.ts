@@ -1,10 +1,12 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { random } from '../../testing/chains'
+import { type Chroma, chromaKeyed } from './chroma'
 import { keyed, luma, matteTable, mixed } from './key'
-import { type Pixels, plain } from './pixels'
+import { type Colour, type Pixels, plain } from './pixels'
 
 const picture = (width: number, height: number, byte: (i: number) => number): Pixels => {
   const to = plain(width, height)
@@ -113,4 +115,59 @@ describe('the fast ways', () => {
     const args = ['--import', 'tsx', fileURLToPath(new URL('../../scripts/kernels.ts', import.meta.url)), '--print']
     expect(execFileSync(process.execPath, args, { encoding: 'utf8' })).toBe(written)
   })
+})
+
+/** A key by colour as the reference has it, channel by channel; full range, BT.709, 90 degrees around the screen's hue. */
+function plainChroma(back: Colour, fill: Colour, { screen, tolerance, edge, spill }: Chroma, share: number): number[] {
+  const differences = ([r, g, b]: Colour) => {
+    const y = (0.2126 * r + 0.7152 * g + 0.0722 * b) / 255
+    return [(b / 255 - y) / 1.8556, (r / 255 - y) / 1.5748, y] as const
+  }
+  const [sb, sr] = differences(screen)
+  const long = Math.hypot(sb, sr) || 1
+  const [kb, kr] = [sb / long, sr / long]
+  const [cb, cr, y] = differences(fill)
+  const g = cb * kb + cr * kr - Math.abs(cb * kr - cr * kb)
+  const a = share * (1 - Math.min(1, Math.max(0, (g - tolerance) / Math.max(edge, 1 / 255))))
+  const less = spill * Math.max(0, g)
+  const red = y + 1.5748 * (cr - less * kr)
+  const blue = y + 1.8556 * (cb - less * kb)
+  const green = (y - 0.2126 * red - 0.0722 * blue) / 0.7152
+  return [red, green, blue].map((value, c) =>
+    Math.min(255, Math.floor(a * Math.min(1, Math.max(0, value)) * 255 + (1 - a) * back[c]! + 0.5)),
+  )
+}
+
+describe('the kernel of a key by colour', () => {
+  const byte = fc.integer({ min: 0, max: 255 })
+  const colour = fc.tuple(byte, byte, byte)
+  it('is the plain formula to the code, for any screen, setting, size and pair of colours', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(colour, colour), { minLength: 1, maxLength: 23 }),
+        colour,
+        fc.tuple(...[0, 1, 2, 3].map(() => fc.integer({ min: 0, max: 100 }))),
+        (pairs, screen, [t, e, s, f]) => {
+          const chroma = { screen, tolerance: t! / 100, edge: e! / 100, spill: s! / 100 }
+          const row = (of: readonly Colour[]): Pixels => ({
+            width: of.length,
+            height: 1,
+            data: Uint8ClampedArray.from(of.flatMap(one => [...one, 255])),
+          })
+          const found = chromaKeyed(
+            row(pairs.map(([back]) => back)),
+            row(pairs.map(([, fill]) => fill)),
+            chroma,
+            f! / 100,
+          )
+          pairs.forEach(([back, fill], i) =>
+            expect([...found.data.slice(i * 4, i * 4 + 4)]).toEqual([
+              ...plainChroma(back, fill, chroma, f! / 100),
+              255,
+            ]),
+          )
+        },
+      ),
+      { numRuns: 400 },
+    ))
 })

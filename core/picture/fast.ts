@@ -5,6 +5,13 @@ interface Kernels {
   readonly memory: { readonly buffer: ArrayBuffer; grow(pages: number): number }
   mix(a: number, b: number, out: number, pixels: number, more: number): void
   key(back: number, fill: number, cut: number, out: number, pixels: number, table: number, part: number): void
+  chroma(
+    back: number,
+    fill: number,
+    out: number,
+    pixels: number,
+    ...numbers: [kb: number, kr: number, tolerance: number, edge: number, spill: number, share: number]
+  ): void
 }
 
 // Known wherever this runs: pages, workers, Node.js.
@@ -63,5 +70,20 @@ export function keyBytes(
   bytes.set(fill, over)
   if (cut !== fill) bytes.set(cut, matte)
   fast.key(under, over, cut === fill ? over : matte, out, back.length >> 2, TABLE, part ?? -1)
+  return bytes.slice(out, out + back.length)
+}
+
+/** A key by colour over a picture of the same length: the screen's unit vector, tolerance, edge (above 0), spill, share. */
+export function chromaBytes(
+  back: Uint8ClampedArray,
+  fill: Uint8ClampedArray,
+  ...numbers: [kb: number, kr: number, tolerance: number, edge: number, spill: number, share: number]
+): Uint8ClampedArray<ArrayBuffer> {
+  const fast = kernels()
+  const [under, over, out] = placesFor(fast, 3, back.length) as [number, number, number]
+  const bytes = new Uint8ClampedArray(fast.memory.buffer)
+  bytes.set(back, under)
+  bytes.set(fill, over)
+  fast.chroma(under, over, out, back.length >> 2, ...numbers)
   return bytes.slice(out, out + back.length)
 }

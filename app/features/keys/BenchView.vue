@@ -325,8 +325,14 @@ defineExpose({ press, asking })
           <button v-if="views > 1 && !matte" type="button" class="link" @click="nextView">
             other picture <span class="key">P</span>
           </button>
-          <button v-if="under && !matte" type="button" class="link" @click="photoDialog.open()">
-            give a photograph <span class="key">G</span>
+          <button
+            v-if="under && !matte"
+            type="button"
+            class="link"
+            aria-label="give a photograph of what lies under it"
+            @click="photoDialog.open()"
+          >
+            photograph <span class="key">G</span>
           </button>
           <button v-if="under?.photograph && !matte" type="button" class="link" @click="drop">take it out</button>
           <button type="button" class="link" @click="shown = !shown">
@@ -340,7 +346,7 @@ defineExpose({ press, asking })
         <span class="quiet">safe 93 / 90&nbsp;%</span>
       </p>
       <SlideStrip
-        v-if="graphic"
+        v-if="slides.length > 1"
         :model-value="graphicId"
         :slides="slides"
         :busy="busy !== ''"
@@ -384,6 +390,17 @@ defineExpose({ press, asking })
       <span class="quiet cut">{{ graphic.title }}, {{ graphic.width }} &times; {{ graphic.height }}</span>
       <button type="button" class="link" @click="dialog.open()">other <span class="key">D</span></button>
       <button type="button" class="link" @click="caption = true">caption <span class="key">C</span></button>
+      <button
+        v-if="slides.length === 1"
+        type="button"
+        class="link"
+        aria-label="more pictures by the same key"
+        title="More pictures by the same key"
+        :disabled="busy !== ''"
+        @click="setDialog.open()"
+      >
+        more
+      </button>
     </p>
     <MeasureTable v-if="measures.length" :measures="measures" />
     <p v-if="absent" class="small" role="status">

@@ -10,7 +10,7 @@ const emit = defineEmits<{ add: []; remove: [id: string] }>()
 
 <template>
   <div class="strip">
-    <div v-if="slides.length > 1" class="list" role="listbox" aria-label="Pictures of this overlay">
+    <div class="list" role="listbox" aria-label="Pictures of this overlay">
       <button
         v-for="(one, i) in slides"
         :key="one.id"
@@ -28,18 +28,11 @@ const emit = defineEmits<{ add: []; remove: [id: string] }>()
       </button>
     </div>
     <p class="small">
-      <button type="button" class="link" :disabled="busy" @click="emit('add')">
-        {{ slides.length > 1 ? 'more pictures' : 'more pictures by the same key' }}
-      </button>
-      <button
-        v-if="slides.length > 1 && chosen !== undefined"
-        type="button"
-        class="link"
-        @click="emit('remove', chosen)"
-      >
+      <button type="button" class="link" :disabled="busy" @click="emit('add')">more pictures</button>
+      <button v-if="chosen !== undefined" type="button" class="link" @click="emit('remove', chosen)">
         take this one out
       </button>
-      <span v-if="slides.length > 1" class="quiet"
+      <span class="quiet"
         >{{ slides.length }} pictures<template v-if="slides.some(({ bad }) => bad)"
           >, {{ slides.filter(({ bad }) => bad).length }} of them fail</template
         >

@@ -115,3 +115,61 @@ export function key(back: usize, fill: usize, cut: usize, out: usize, pixels: i3
     )
   }
 }
+
+/**
+ * What stays of a picture before a painted screen over another: kb, kr the unit vector of the screen's colour difference,
+ * `edge` at least 1/255; in the order of the plain formula, so that both round alike.
+ */
+export function chroma(
+  back: usize,
+  fill: usize,
+  out: usize,
+  pixels: i32,
+  kb: f64,
+  kr: f64,
+  tolerance: f64,
+  edge: f64,
+  spill: f64,
+  share: f64,
+): void {
+  const end = <usize>pixels << 2
+  // A screen is much of one colour: what was worked out for the pixel before holds for the next of the same.
+  let known: u32 = 0
+  let a: f64 = 0
+  let red: f64 = 0
+  let green: f64 = 0
+  let blue: f64 = 0
+  for (let p: usize = 0; p < end; p += 4) {
+    const now = load<u32>(fill + p)
+    if (p == 0 || now != known) {
+      known = now
+      const r = <f64>load<u8>(fill + p)
+      const g = <f64>load<u8>(fill + p, 1)
+      const b = <f64>load<u8>(fill + p, 2)
+      const y = (0.2126 * r + 0.7152 * g + 0.0722 * b) / 255
+      const cb = (b / 255 - y) / 1.8556
+      const cr = (r / 255 - y) / 1.5748
+      const shine = cb * kb + cr * kr - abs(cb * kr - cr * kb)
+      a = share * (1 - min(1.0, max(0.0, (shine - tolerance) / edge)))
+      const less = spill * max(0.0, shine)
+      red = y + 1.5748 * (cr - less * kr)
+      blue = y + 1.8556 * (cb - less * kb)
+      green = (y - 0.2126 * red - 0.0722 * blue) / 0.7152
+    }
+    if (a == 0) {
+      store<u32>(out + p, load<u32>(back + p))
+      continue
+    }
+    store<u8>(out + p, over(a, red, load<u8>(back + p)))
+    store<u8>(out + p, over(a, green, load<u8>(back + p, 1)), 1)
+    store<u8>(out + p, over(a, blue, load<u8>(back + p, 2)), 2)
+    store<u8>(out + p, 255, 3)
+  }
+}
+
+// @ts-ignore: decorator
+@inline
+function over(a: f64, value: f64, under: u8): u8 {
+  const mixed = floor(a * min(1.0, max(0.0, value)) * 255 + (1 - a) * <f64>under + 0.5)
+  return <u8>min(255.0, max(0.0, mixed))
+}

@@ -77,10 +77,11 @@ export const lipSync = rule({
       const at = { on: 'device', device: stage.id } as const
       const run = runFor(traced, wants[0]![1])?.id
       const words = { stage: text(stage.device.name), window: text(window.title) }
-      const span = errorsAt(traced, stage)
+      const errors = errorRanges(traced, stage)
+      const span = typicalOf(errors)
       // Where no delay of the sound serves all pictures, that is told.
       if (span && span.max - span.min > window.hi - window.lo && apartAt(traced, stage)) return []
-      const range = span && rangeAt(traced, stage)
+      const range = farthestOf(errors)
       const borne = WINDOWS.bt1359
       if (range && (range.max > borne.hi || range.min < borne.lo)) {
         const early = range.max > borne.hi
