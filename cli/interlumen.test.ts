@@ -413,6 +413,8 @@ describe('power', () => {
     const [, watts, amps, most, mostA, share] =
       /^Back room, left wall: (\d+) W, ([\d.]+) A; up to (\d+) W, ([\d.]+) A of 16 A \((\d+) %\)/.exec(stdout)!
     expect(Number(amps)).toBeCloseTo(Number(watts) / 138, 1)
+    // A watt is 3.412 BTU an hour.
+    expect(stdout).toContain(`${Math.round(Number(watts) * 3.412)} BTU/h of heat`)
     expect(Number(mostA)).toBeCloseTo(Number(most) / 138, 1)
     expect(Number(share)).toBe(Math.round((Number(most) / 138 / 16) * 100))
     expect(stdout).toMatch(/Reader's microphone: \d+ h \d\d min of 4 h 33 min with the margin/)

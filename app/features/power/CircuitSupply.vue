@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { emptyPlan, freshId, setEdit } from '#core/document'
-import { PHASES, SOCKETS, type Circuit, type CircuitLoad, type Phase, type Trips } from '#core/features/power'
+import {
+  BTU_H_PER_W,
+  PHASES,
+  SOCKETS,
+  type Circuit,
+  type CircuitLoad,
+  type Phase,
+  type Trips,
+} from '#core/features/power'
 import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import { nameSchema } from '~/ui/typed'
@@ -69,7 +77,8 @@ async function comeFrom(word: string): Promise<void> {
 <template>
   <p class="small quiet">
     With everything at its largest at once {{ figure(circuit.mostWatts, 0) }}&nbsp;W,
-    {{ figure(circuit.mostA) }}&nbsp;A; about {{ figure(circuit.leakMa) }}&nbsp;mA leak to earth.
+    {{ figure(circuit.mostA) }}&nbsp;A; about {{ figure(circuit.leakMa) }}&nbsp;mA leak to earth. Typically
+    {{ figure(circuit.watts, 0) }}&nbsp;W become heat, {{ figure(circuit.watts * BTU_H_PER_W, 0) }}&nbsp;BTU/h.
   </p>
   <label class="pair"
     >Behind the 30&nbsp;mA protection

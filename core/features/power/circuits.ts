@@ -15,6 +15,9 @@ export const POWER_FACTOR = 0.6
 /** Share of its rating above which a circuit is no longer safe for hours of continuous load (typical). */
 export const SAFE_SHARE = 0.8
 
+/** All that is drawn becomes heat: BTU an hour for a watt. */
+export const BTU_H_PER_W = 3.412
+
 export interface Load {
   readonly device: string
   readonly name: string

@@ -1,7 +1,7 @@
 import type { Command } from '#core/kernel'
 import type { CommandContext } from '#core/propose'
 import { clockOf, figure, listWords } from '#core/words'
-import { circuitsFact } from './circuits'
+import { BTU_H_PER_W, circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
 import { closingsOf } from './inrush'
 import { distributionsOf } from './phases'
@@ -28,7 +28,7 @@ const power: Command<CommandContext> = {
     const lines = [
       ...supply.circuits.map(
         ({ title, watts, drawA, ratedA, share, mostWatts, mostA, leakMa, unknown }) =>
-          `${title}: ${figure(watts, 0)} W, ${figure(drawA)} A; up to ${figure(mostWatts, 0)} W, ${figure(mostA)} A of ${figure(ratedA)} A (${percent(share)}); leaks ${figure(leakMa)} mA${unknown ? `, ${unknown} of unknown draw` : ''}`,
+          `${title}: ${figure(watts, 0)} W, ${figure(drawA)} A; up to ${figure(mostWatts, 0)} W, ${figure(mostA)} A of ${figure(ratedA)} A (${percent(share)}); leaks ${figure(leakMa)} mA, ${figure(watts * BTU_H_PER_W, 0)} BTU/h of heat${unknown ? `, ${unknown} of unknown draw` : ''}`,
       ),
       ...distributions.map(
         ({ title, ratedA, phases, neutralA, unsaid }) =>
