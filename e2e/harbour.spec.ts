@@ -26,6 +26,11 @@ test('mends Harbour Robotics Cup by keyboard alone, from dark end to dark end', 
   await press(page, 'm')
   await page.getByRole('button', { name: 'Set Main in Goal, north too' }).click()
   await expect(page.getByRole('button', { name: 'Set Main in Goal, north too' })).toBeHidden()
+  // A plug goes in nowhere: it stands with the circuits.
+  await page.goto(`${base}/power`)
+  await page.getByRole('option', { name: /^Hall, west wall/ }).click()
+  await page.getByRole('button', { name: /^Give Reel, west wall a household plug/ }).click()
+  await expect(page.getByRole('button', { name: /^Give Reel, west wall/ })).toBeHidden()
   await page.goto(`${base}/clips`)
   await page.getByRole('button', { name: 'Convert Reel of the finals to 1080p50' }).click()
   await expect(page.getByRole('button', { name: /^Convert Reel/ })).toBeHidden()

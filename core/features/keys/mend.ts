@@ -29,7 +29,7 @@ export function setScreen({ plan }: Traced, id: string, { chroma }: ChromaSettin
   draft.set(['overlays', id, 'tolerance'], tolerance)
   draft.set(['overlays', id, 'edge'], edge)
   return {
-    title: `Key the colour ${screen.join(', ')} with tolerance ${percent(tolerance)}, edge ${percent(edge)}`,
+    title: `Key the colour ${screen.join(' ')} with tolerance ${percent(tolerance)}, edge ${percent(edge)}`,
     edits: draft.edits,
   }
 }

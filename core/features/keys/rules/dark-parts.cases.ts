@@ -54,7 +54,7 @@ export const CASES: readonly Faulty[] = [
       ),
       { kind: 'chroma' },
     ),
-    offers: ['Key the colour 0, 177, 64 with tolerance'],
+    offers: ['Key the colour 0 177 64 with tolerance'],
     says: ['20\u00A0% of Names is too near to the colour of its screen (0, 177, 64)'],
   },
 ]

@@ -22,7 +22,7 @@ export const CASES: readonly Faulty[] = [
     name: 'a blue screen where green is cut away',
     gives: ['K05'],
     plan: onBlackPage(kept(patches(160, 90, [0, 80, 200], [[20, 40, 100, 20, [200, 60, 50]]])), { kind: 'chroma' }),
-    offers: ['Key the colour 0, 80, 200 with tolerance'],
+    offers: ['Key the colour 0 80 200 with tolerance'],
     says: ['100\u00A0% of the screen behind Names stays', 'it is 0, 80, 200 there'],
   },
 ]
