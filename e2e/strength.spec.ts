@@ -5,7 +5,14 @@ test('tells lit lanes of a large show as ribbons, unfolds them, finds and filter
   await expect(verdict(page)).toHaveText('69 of 69 pictures arrive')
   const lanes = page.getByRole('list', { name: 'Runs' }).getByRole('listitem')
   await expect(page.getByRole('button', { name: /^Physics inputs 1–8: 8 lit lanes/ })).toBeVisible()
-  const few = await lanes.count()
+  // The first lanes are there at once, the others a moment later.
+  let few = 0
+  await expect(async () => {
+    const before = await lanes.count()
+    await page.waitForTimeout(400)
+    few = await lanes.count()
+    expect(few).toBe(before)
+  }).toPass()
   await page.getByRole('button', { name: /^Physics inputs 1–8: 8 lit lanes/ }).click()
   await expect(lanes).toHaveCount(few + 8 + 2)
   await press(page, 'f')
