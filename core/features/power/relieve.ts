@@ -2,6 +2,7 @@ import type { Traced } from '#core/chain'
 import { own } from '#core/document'
 import { Draft, type Proposal } from '#core/propose'
 import { type CircuitLoad, SAFE_SHARE, circuitsFact, currentOf, voltsOf } from './circuits'
+import type { Strip } from './collection'
 import { distributionsOf } from './phases'
 
 /** Off everything that a device hangs on, and onto a circuit. */
@@ -11,6 +12,24 @@ export function moveTo(draft: Draft, device: string, circuit: string | undefined
     if (circuits[id]!.loads?.[device]) draft.set(['circuits', id, 'loads', device])
   for (const id of Object.keys(strips)) if (strips[id]!.loads?.[device]) draft.set(['strips', id, 'loads', device])
   if (circuit !== undefined) draft.set(['circuits', circuit, 'loads', device], true)
+}
+
+/** A new strip on a circuit, behind those that are there, with a plug that goes into its socket. */
+export function addStrip(
+  draft: Draft,
+  circuit: string,
+  title: string,
+  strip: Pick<Strip, 'switched' | 'givesV' | 'loads'>,
+): void {
+  const { circuits, strips } = draft.plan
+  const { socket } = circuits[circuit]!
+  draft.add('strips', 'strip', {
+    title: title.slice(0, 120),
+    order: 1 + Math.max(0, ...Object.values(strips).map(({ order }) => order)),
+    circuit,
+    ...(socket === undefined ? {} : { plug: socket }),
+    ...strip,
+  })
 }
 
 /** What a circuit may still take for hours, A: by itself, and on its phase. */

@@ -9,7 +9,7 @@ import { type Closing, closingsOf } from '../inrush'
 import { stripMostW } from '../mains'
 import { distributionsOf, fullestOf } from '../phases'
 import { current } from '../quantities'
-import { moveTo, relieved } from '../relieve'
+import { addStrip, moveTo, relieved } from '../relieve'
 
 const things = (n: number): string => `${n} device${n === 1 ? '' : 's'}`
 
@@ -213,11 +213,7 @@ function softer(traced: Traced, at: { readonly on: string }): Proposal[] {
     return [{ title: `${one.title} as one that switches its outlets in turn`.slice(0, 120), edits: draft.edits }]
   }
   const moved = one.devices.map(({ device }) => device).filter(device => plan.circuits[one.id]!.loads?.[device])
-  draft.add('strips', 'in turn', {
-    title: `In turn, ${one.title}`.slice(0, 120),
-    order: 1 + Math.max(0, ...Object.values(plan.strips).map(({ order }) => order)),
-    circuit: one.id,
-    ...(plan.circuits[one.id]!.socket === undefined ? {} : { plug: plan.circuits[one.id]!.socket! }),
+  addStrip(draft, one.id, `In turn, ${one.title}`, {
     switched: 'in-turn',
     loads: Object.fromEntries(moved.map(device => [device, true as const])),
   })

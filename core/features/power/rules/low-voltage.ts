@@ -7,7 +7,7 @@ import { figure, listWords } from '#core/words'
 import { deviceAt, poweredAt } from '../anchors'
 import { SOCKET_WORDS, type Socket } from '../collection'
 import { COPPER, type MainsFed, SECTIONS, leadDropV, mainsFed, misfits, stripMostW } from '../mains'
-import { moveTo } from '../relieve'
+import { addStrip, moveTo } from '../relieve'
 
 /** The mains of the house are not what the device takes. */
 const isForeign = ({ range, houseV }: MainsFed): boolean => houseV < range.minV || houseV > range.maxV
@@ -147,11 +147,7 @@ function fitting(traced: Traced, at: { readonly on: string }): Proposal[] {
     const title = `Give ${plan.strips[bad.id]!.title} ${PLUG_WORDS[bad.socket]}`
     return [{ title: title.slice(0, 120), edits: draft.edits }]
   }
-  draft.add('strips', 'distribution', {
-    title: `Distribution, ${plan.circuits[bad.id]!.title}`.slice(0, 120),
-    order: 1 + Math.max(0, ...Object.values(plan.strips).map(({ order }) => order)),
-    circuit: bad.id,
-    plug: bad.socket,
+  addStrip(draft, bad.id, `Distribution, ${plan.circuits[bad.id]!.title}`, {
     loads: Object.fromEntries(bad.devices.map(device => [device, true as const])),
   })
   for (const device of bad.devices) draft.set(['circuits', bad.id, 'loads', device])
@@ -186,13 +182,7 @@ function transformed({ plan }: Traced, { node, range }: MainsFed): Proposal[] {
   if (circuit === undefined || givesV === undefined) return []
   const draft = new Draft(plan)
   moveTo(draft, node.id, undefined)
-  draft.add('strips', 'transformer', {
-    title: `Transformer, ${node.device.name}`.slice(0, 120),
-    order: 1 + Math.max(0, ...Object.values(plan.strips).map(({ order }) => order)),
-    circuit,
-    givesV,
-    loads: { [node.id]: true },
-  })
+  addStrip(draft, circuit, `Transformer, ${node.device.name}`, { givesV, loads: { [node.id]: true } })
   return [{ title: `A transformer to ${givesV}\u00A0V before ${node.device.name}`.slice(0, 120), edits: draft.edits }]
 }
 

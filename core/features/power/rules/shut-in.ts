@@ -4,7 +4,7 @@ import { circuitOf, hangingBehind, hangingOn, own } from '#core/document'
 import { power, text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { deviceAt, poweredAt } from '../anchors'
-import { moveTo } from '../relieve'
+import { addStrip, moveTo } from '../relieve'
 
 /** Without a switch of their own, on outlets without one, in a rig that stays built up overnight. */
 function leftOn({ plan, chain }: Traced): DeviceNode[] {
@@ -30,11 +30,7 @@ function switchedOff(traced: Traced, { id, device }: DeviceNode): Proposal[] {
   moveTo(draft, id, undefined)
   if (known) draft.set(['strips', known[0], 'loads', id], true)
   else
-    draft.add('strips', 'switched', {
-      title: `With a switch, ${plan.circuits[circuit]!.title}`.slice(0, 120),
-      order: 1 + Math.max(0, ...Object.values(plan.strips).map(({ order }) => order)),
-      circuit,
-      ...(plan.circuits[circuit]!.socket === undefined ? {} : { plug: plan.circuits[circuit]!.socket! }),
+    addStrip(draft, circuit, `With a switch, ${plan.circuits[circuit]!.title}`, {
       switched: 'in-turn',
       loads: { [id]: true },
     })
