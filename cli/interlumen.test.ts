@@ -184,7 +184,7 @@ describe('whatif', () => {
     const fair = 'demo/three-hall-science-fair.json'
     // The hall's own screens and recorder are lost with it; its program is one of the central switcher's inputs.
     expect((await run(['whatif', fair, '--without', 'Physics hall'])).stdout).toMatch(
-      /^Without everything at Physics hall \(23 devices; together\):\n {2}dark: Physics hall projector \(program\), .*Physics recorder.*\n {2}lost: .*Physics: Wave tank/,
+      /^Without everything at Physics hall \(24 devices; together\):\n {2}dark: Physics hall projector \(program\), .*Physics recorder.*\n {2}lost: .*Physics: Wave tank/,
     )
     expect((await run(['whatif', fair, '--without', 'Control'])).stdout).toMatch(/dark: .*Foyer wall \(program\)/)
     expect((await run(['whatif', fair, '--without', 'mains'])).stdout).toMatch(/^Without the mains/)

@@ -220,6 +220,28 @@ test('tells a strip in a strip and a place without an outlet, and mends both', a
   await saved(page)
 })
 
+test('has a radio link with its sender in the arena and its receiver at the desk, each with its supply', async ({
+  page,
+}) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'kit')
+  await page.getByRole('option', { name: /^Pit radio receiver/ }).click()
+  await expect(page.getByText('the picture of Pit radio link')).toBeVisible()
+  await page.getByRole('button', { name: /^Remove/ }).click()
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeHidden()
+  await page.getByRole('option', { name: /^Pit radio link/ }).click()
+  const receiver = page.getByLabel('Receiver of SDI out')
+  await expect(receiver).toHaveValue('')
+  await page.getByRole('button', { name: 'Put it in' }).click()
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeVisible()
+  await expect(receiver.locator('option:checked')).toHaveText('Receiver of Pit radio link')
+  await expect(page.getByText('at Desk')).toBeVisible()
+  // It hangs at the desk now, and takes its picture with it.
+  await page.goto(page.url().replace('/kit', '/whatif'))
+  await page.getByRole('option', { name: /^Receiver of Pit radio link/ }).click()
+  await expect(page.getByText(/Pit lane, roaming/).first()).toBeVisible()
+  await saved(page)
+})
+
 test('says what three phases carry, what stays on overnight, and which plug goes in nowhere', async ({ page }) => {
   await openCopy(page, 'Harbour Robotics Cup', 'power')
   const phases = page.getByRole('region', { name: 'Three-phase distributions' })

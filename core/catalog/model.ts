@@ -25,7 +25,7 @@ export const ROLE_WORDS = {
   sink: { one: 'sink', many: 'Who sees it' },
   sound: { one: 'sound', many: 'Sound' },
   control: { one: 'control', many: 'Control' },
-  load: { one: 'load', many: 'Lights and other loads' },
+  load: { one: 'load', many: 'Lights, receivers and other loads' },
 } as const
 export type Role = keyof typeof ROLE_WORDS
 export const ROLES = Object.keys(ROLE_WORDS) as Role[]
@@ -56,6 +56,7 @@ export const KINDS = [
   'splitter',
   'extender',
   'radio',
+  'receiver',
   'encoder',
   'decoder',
   'network',
@@ -356,6 +357,11 @@ export interface Model {
   readonly delay?: Delay
   /** Radio links: what they bring over the air. */
   readonly radio?: RadioBudget
+  /**
+   * Radio links whose row is the sender alone: the row of the catalogue for the box at the other end, one for each output.
+   * Absent, the row is both.
+   */
+  readonly receiver?: string
   /** Captures: what they ask of the host's USB for each picture; absent, nothing (a card), or the picture is compressed before. */
   readonly usb?: { readonly class: UsbClass; readonly bitsPerPixel: number }
   /** Switchers: the input that a picture in picture always shows, where it cannot be chosen. */

@@ -71,6 +71,8 @@ function has(
       return out && includes(port.divisions, setting.division!)
     case 'range':
       return includes(port.ranges, setting.range!)
+    case 'receiver':
+      return out && model.kind === 'radio'
     case 'transfer':
       return out && includes(port.transfers, setting.transfer!)
     case 'aspect':

@@ -41,6 +41,7 @@ export {
   isSwitcher,
   recordedInside,
   outputFormat,
+  placeOf,
   resolve,
   socketKey,
   takesAnyEnd,

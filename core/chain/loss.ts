@@ -1,4 +1,4 @@
-import { hangingOn, keptDevices, type Link, type Plan } from '#core/document'
+import { hangingOn, keptDevices, receiverAt, type Link, type Plan } from '#core/document'
 import type { Loss } from '#core/kernel'
 
 type Wired = Pick<Plan, 'devices' | 'models' | 'links' | 'leads' | 'distances'>
@@ -10,7 +10,9 @@ type Stood = Pick<Plan, 'devices' | 'models' | 'circuits' | 'strips'>
  */
 export function lostDevices({ devices, models, circuits, strips }: Stood, { of, id }: Loss): ReadonlySet<string> {
   const tripped =
-    of === 'circuit' ? [id] : Object.keys(circuits).filter(one => of === 'protection' && circuits[one]!.residual === id)
+    of === 'circuit'
+      ? [id]
+      : Object.keys(circuits).filter(one => of === 'power' || (of === 'protection' && circuits[one]!.residual === id))
   // What an uninterruptible supply keeps going is not lost at once.
   const kept =
     of === 'circuit' || of === 'protection' || of === 'power' ? keptDevices({ devices, models, strips }) : new Set()
@@ -20,8 +22,10 @@ export function lostDevices({ devices, models, circuits, strips }: Stood, { of, 
     const model = models[device.model]!
     if (of === 'device') return key === id
     if (of === 'place') return device.place === id
-    if (of === 'circuit' || of === 'protection') return model.supply === 'mains' && hanging.has(key) && !kept.has(key)
-    if (of === 'power') return model.supply === 'mains' && !kept.has(key)
+    // What lives on USB and hangs on a circuit does so by a supply in its outlet.
+    const plugged = model.supply === 'mains' || model.supply === 'usb'
+    if (of === 'circuit' || of === 'protection') return plugged && hanging.has(key) && !kept.has(key)
+    if (of === 'power') return (model.supply === 'mains' || (plugged && hanging.has(key))) && !kept.has(key)
     return of === 'radio' && model.kind === 'radio'
   }
   const gone = (key: string): boolean => {
@@ -43,7 +47,7 @@ export function withoutLost(plan: Wired & Stood, losses: readonly Loss[]): Wired
     const gone = lostDevices(plan, loss)
     return Object.fromEntries(
       Object.entries(left).flatMap(([id, link]) => {
-        const cut = cutOff(link, gone)
+        const cut = cutOff(plan, link, gone)
         return cut ? [[id, cut]] : []
       }),
     )
@@ -51,9 +55,11 @@ export function withoutLost(plan: Wired & Stood, losses: readonly Loss[]): Wired
   return { devices, models, leads, links, distances }
 }
 
-function cutOff(link: Link, gone: ReadonlySet<string>): Link | undefined {
+function cutOff(plan: Wired, link: Link, gone: ReadonlySet<string>): Link | undefined {
   const { from, to, adapters, ...rest } = link
-  const [begins, ends] = [from !== undefined && gone.has(from.device), to !== undefined && gone.has(to.device)]
+  // Without its receiver a radio link gives nothing at that output.
+  const begins = from !== undefined && (gone.has(from.device) || gone.has(receiverAt(plan, from) ?? ''))
+  const ends = to !== undefined && gone.has(to.device)
   if (!begins && !ends) return link
   const [side, other] = begins ? (['to', to] as const) : (['from', from] as const)
   if (!other || (begins && ends)) return undefined

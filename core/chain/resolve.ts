@@ -40,6 +40,10 @@ export interface Wire {
   readonly to: Socket | undefined
 }
 
+/** Where a socket is: where its device stands, or the receiver that has it. */
+export const placeOf = ({ nodes }: Pick<Chain, 'nodes'>, { node, portId }: Socket): string | undefined =>
+  (nodes.get(own(node.device.ports, portId)?.receiver ?? '') ?? node).device.place
+
 /** The plan as a graph. Maps iterate in the order of ids, so that results do not depend on the file's order. */
 export interface Chain {
   readonly leads: Plan['leads']

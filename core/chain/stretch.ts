@@ -1,7 +1,7 @@
 import type { CableModel } from '#core/cable'
 import { distanceM } from '#core/document'
 import { lengthOf } from './carry'
-import { type Chain, type Wire, gathers } from './resolve'
+import { type Chain, type Wire, gathers, placeOf } from './resolve'
 import type { Stop } from './stop'
 
 /**
@@ -10,18 +10,20 @@ import type { Stop } from './stop'
  * known, where all ways are measured, or where they reach. `before` gives the link that a device passes on.
  */
 export function shortStretch(chain: Chain, wire: Wire, before: (wire: Wire) => Wire | undefined): Stop | undefined {
-  const place = wire.to?.node.device.place
+  const place = wire.to && placeOf(chain, wire.to)
   if (place === undefined) return undefined
   const stretch = [wire]
   for (let first: Wire | undefined = wire; ; stretch.unshift(first)) {
     const node = first.from?.node
     if (!node || gathers(node)) return undefined
-    if (node.device.place !== undefined) break
+    if (placeOf(chain, first.from!) !== undefined) break
+    // What goes through the air is no length of cable.
+    if (node.model.kind === 'radio') return undefined
     first = before(first)
     if (!first || stretch.includes(first)) return undefined
   }
   if (stretch.length === 1 || stretch.every(({ link }) => link.routeM !== undefined)) return undefined
-  const from = stretch[0]!.from!.node.device.place!
+  const from = placeOf(chain, stretch[0]!.from!)!
   const routeM = from === place ? undefined : distanceM(chain, from, place)
   if (routeM === undefined) return undefined
   let lengthM = 0

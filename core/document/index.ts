@@ -59,6 +59,8 @@ export {
   emptyShow,
   routeOf,
   withRoute,
+  placeAt,
+  receiverAt,
 } from './plan'
 export { type Outcome, type Problem, misfit, own, problemText, show } from './problem'
 export { SCHEMA } from './schema'

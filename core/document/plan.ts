@@ -1,6 +1,6 @@
 import type { Brief } from './brief'
 import { COLLECTIONS, type Collections } from './collections'
-import type { Link } from './collections/links'
+import type { Link, LinkEnd } from './collections/links'
 import { own } from './problem'
 
 /** The version of the open file that this program writes. */
@@ -45,13 +45,23 @@ export interface Route {
 
 type Placed = Pick<Plan, 'devices' | 'distances'>
 
+/** The receiver that has an output of a radio link, where it is a device of the plan. */
+export function receiverAt({ devices }: Pick<Plan, 'devices'>, { device, port }: LinkEnd): string | undefined {
+  const id = own(own(devices, device)?.ports, port)?.receiver
+  return own(devices, id) && id
+}
+
+/** Where a socket is: where its device stands, or the receiver that has it. */
+export const placeAt = (plan: Pick<Plan, 'devices'>, end: LinkEnd): string | undefined =>
+  own(plan.devices, receiverAt(plan, end) ?? end.device)?.place
+
 /** The way of a link; measured beats said, and said beats assumed. */
 export function routeOf(
   { devices, distances }: Placed,
   { from, to, routeM }: Pick<Link, 'from' | 'to' | 'routeM'>,
 ): Route | undefined {
   if (routeM !== undefined) return { m: routeM, by: 'measured' }
-  const [a, b] = [from && own(devices, from.device)?.place, to && own(devices, to.device)?.place]
+  const [a, b] = [from && placeAt({ devices }, from), to && placeAt({ devices }, to)]
   if (a === undefined || b === undefined) return undefined
   const m = saidBetween(distances, a, b)
   return m !== undefined ? { m, by: 'said' } : a === b ? { m: WITHIN_PLACE_M, by: 'assumed' } : undefined

@@ -158,7 +158,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   P02: 'D',
   P03: 'D',
   P04: 'RH',
-  P05: 'D',
+  P05: 'DR',
   P06: 'R',
   P07: 'H',
   P08: 'Q',

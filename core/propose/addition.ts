@@ -6,6 +6,7 @@ import { type VideoFormat, setsContain } from '#core/signal'
 import { Draft } from './draft'
 import { freeInputs, freeSockets } from './offers'
 import { soundLead } from './sound'
+import { receiverFor, receiversOf } from './receivers'
 import { waysBetween } from './search'
 import { type Span, adaptersFor, allLeads, layWay } from './ways'
 
@@ -60,6 +61,10 @@ export function additionEdits(plan: Plan, addition: Addition, random: () => numb
       : {}),
   }
   const id = draft.device(device)
+  for (const [port] of outs) {
+    const box = receiverFor(draft, row, addition.name, undefined)
+    if (box !== undefined) draft.set(['devices', id, 'ports', port, 'receiver'], box)
+  }
   if (addition.feed && isSink(row))
     draft.edits.push({
       do: 'add',
@@ -203,6 +208,7 @@ export function removalEdits(plan: Plan, id: string): Edit[] {
       }
     }
   }
+  for (const one of [...devices]) for (const box of receiversOf(plan, one)) devices.add(box)
   return [
     ...[...links].map(link => ({ do: 'disconnect' as const, id: link })),
     ...Object.entries(plan.wants)

@@ -59,6 +59,7 @@ export {
 } from './offers'
 export { followAcross, followInputs } from './follow'
 export { isRadio, swapRadio } from './radio'
+export { receiverEdits } from './receivers'
 export {
   type Effect,
   type Remedy,

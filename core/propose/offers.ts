@@ -28,6 +28,7 @@ import {
   wiresAt,
   tiledBy,
   pointedAt,
+  placeOf,
   pointedWords,
   runInto,
   choicesAt,
@@ -38,6 +39,7 @@ import { RATE_TEXTS, type VideoFormat, formatLabel, listFormats, rate, sameForma
 import { listWords } from '#core/words'
 import { Draft } from './draft'
 import { followInputs } from './follow'
+import { receiversOf, swapReceivers } from './receivers'
 import type { Proposal } from './rule'
 import { waysBetween } from './search'
 import { type Span, type Way, adaptersFor, allLeads, allModels, layWay, shortTitle, wayTitle } from './ways'
@@ -48,17 +50,21 @@ import { type Span, type Way, adaptersFor, allLeads, allModels, layWay, shortTit
 const proposal = (title: string, draft: Draft): Proposal => ({ title, edits: draft.edits })
 
 /** How far the link's ends are apart: its route, or what its pieces add up to. */
-export function spanOf({ wire, figures }: WireTrace): Span {
-  const places = placesAt(wire.from?.node, wire.to?.node)
+export function spanOf({ chain }: Pick<Traced, 'chain'>, { wire, figures }: WireTrace): Span {
+  const places = placesAt(chain, wire.from, wire.to)
   if (wire.link.routeM !== undefined) return { routeM: wire.link.routeM, ...places }
   return figures?.lengthM === undefined ? places : { cutM: figures.lengthM, ...places }
 }
 
 /** The places of two ends, where both are known. */
-export const placesAt = (from: DeviceNode | undefined, to: DeviceNode | undefined): Pick<Span, 'places'> =>
-  from?.device.place !== undefined && to?.device.place !== undefined
-    ? { places: [from.device.place, to.device.place] }
-    : {}
+export function placesAt(
+  chain: Traced['chain'],
+  from: Socket | undefined,
+  to: Socket | undefined,
+): Pick<Span, 'places'> {
+  const [a, b] = [from, to].map(end => end && placeOf(chain, end))
+  return a !== undefined && b !== undefined ? { places: [a, b] } : {}
+}
 
 /** Sets an output to a format, in the mode that allows it. */
 export function setFormat(draft: Draft, node: DeviceNode, portId: string, format: VideoFormat): boolean {
@@ -99,14 +105,14 @@ export function formatsTaken({ chain }: Traced, { signal, wire }: WireTrace): Vi
 }
 
 /** The ways that could take the place of this link, `heed` as waysBetween has it. */
-export function waysFor({ plan }: Traced, at: WireTrace, heed: 'format' | 'reach' = 'format'): Way[] {
+export function waysFor(traced: Traced, at: WireTrace, heed: 'format' | 'reach' = 'format'): Way[] {
   const { wire, signal } = at
   if (!signal || !wire.from?.port || !wire.to?.port) return []
   return waysBetween(
-    plan,
+    traced.plan,
     { port: wire.from.port, signal },
     { node: wire.to.node, portId: wire.to.portId, port: wire.to.port },
-    spanOf(at),
+    spanOf(traced, at),
     heed,
   )
 }
@@ -235,7 +241,7 @@ export function moveInput(traced: Traced, at: WireTrace, inputs: readonly Socket
       plan,
       { port: out, signal: at.signal },
       { node: socket.node, portId: socket.portId, port: socket.port },
-      spanOf(at),
+      spanOf(traced, at),
     )[0]
     if (!way) return []
     const draft = new Draft(plan)
@@ -275,7 +281,7 @@ export function connectTo(
     const end: LinkEnd = { device: from.node.id, port: from.portId }
     const lay = (signal: Signal, set?: VideoFormat) => {
       const way = waysBetween(plan, { port: from.port!, signal }, target, {
-        ...placesAt(from.node, socket.node),
+        ...placesAt(chain, from, socket),
         ...span,
       })[0]
       if (!way) return
@@ -357,7 +363,7 @@ export function splitOff(
         plan,
         { port: legs[1]![1], signal },
         { node: socket.node, portId: socket.portId, port: socket.port },
-        drop ? spanOf(traced.trace.wires.get(drop)!) : {},
+        drop ? spanOf(traced, traced.trace.wires.get(drop)!) : {},
       )[0]
       if (!toSplitter || !onward) continue
       const owner = chain.nodes.get(first.wire.from!.node.id)!.device.name
@@ -489,7 +495,8 @@ export function replaceDevice(traced: Traced, device: string, most = 4, unmeasur
       const draft = new Draft(plan)
       draft.disconnect(first.id)
       draft.disconnect(last.id)
-      draft.edits.push({ do: 'remove', collection: 'devices', id: device })
+      for (const id of [device, ...receiversOf(plan, device)])
+        draft.edits.push({ do: 'remove', collection: 'devices', id })
       layWay(draft, way, first.link.from!, last.link.to!, chain.nodes.get(signal.origin.device)!.device.name, last.id)
       return { title: `In its place: ${wayTitle(way)}`.slice(0, 120), edits: draft.edits }
     })
@@ -511,6 +518,7 @@ export function swapBox(traced: Traced, node: DeviceNode, most = 2): Proposal[] 
     .flatMap(([id, row]) => {
       const draft = new Draft(plan)
       draft.set(['devices', node.id, 'model'], draft.model(id))
+      swapReceivers(draft, node, row)
       const taken = new Set<string>()
       for (const { wire, dir, portId, port } of wires) {
         const fits = portsOf(row, dir).filter(

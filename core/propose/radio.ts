@@ -2,6 +2,7 @@ import { MODELS, type Model, portsOf } from '#core/catalog'
 import { type Traced, type WireTrace, accepts } from '#core/chain'
 import { radioMarginDb } from '#core/signal'
 import { Draft } from './draft'
+import { swapReceivers } from './receivers'
 import type { Proposal } from './rule'
 import { shortTitle } from './ways'
 
@@ -33,6 +34,7 @@ export function swapRadio({ plan }: Traced, { wire, signal }: WireTrace, most = 
     .map(([id, row]) => {
       const draft = new Draft(plan)
       draft.set(['devices', now.id, 'model'], draft.model(id))
+      swapReceivers(draft, now, row)
       return {
         title: `Use another link: ${shortTitle(row.title)}, ${row.title.split(', ').slice(2).join(', ')}`.slice(0, 120),
         edits: draft.edits,

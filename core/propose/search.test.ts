@@ -4,7 +4,8 @@ import { MODELS, type Model } from '#core/catalog'
 import { madeBy, planMinor, resolve, trace } from '#core/chain'
 import { type Device, type Link, emptyPlan, openPlan } from '#core/document'
 import { plan } from '../../testing/plans'
-import { type Candidate, searcher } from './search'
+import { type Candidate, itemsOf, searcher } from './search'
+import { allLeads } from './ways'
 
 interface Case {
   readonly source: string
@@ -286,6 +287,16 @@ describe('the search for ways', () => {
       ['radio-sdi-far', 4000],
     ])
     expect(found.every(({ risks, cables }) => risks > 0 && cables.every(({ routeM }) => routeM === 0))).toBe(true)
+    // The catalogue: a sender of 18 W and a receiver of 12 W, at 3,400 and 3,000, and what the two leads cost.
+    const [way] = found.filter(({ devices }) => devices.length === 1 && devices[0]!.airM)
+    expect(way!.watts).toBe(30)
+    expect(
+      way!.minor -
+        way!.cables.reduce(
+          (sum, cable) => sum + itemsOf(allLeads(emptyPlan('x')), cable).minors.reduce((a, b) => a + b, 0),
+          0,
+        ),
+    ).toBe(640_000)
     // Over 19 km 124.9 dB: 0.9 dB too few.
     expect(far(19_000)).toEqual([])
     // Where a cable does, it is the cheaper and the safer way.

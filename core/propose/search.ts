@@ -448,14 +448,17 @@ class Search {
       standard: undefined,
     }
     if (accepts(node, item.input, label.signal.format) || !letsThrough(item.path, label.signal)) return
-    const key = `model:${item.id}`
-    const has = this.gear.holds(key)
+    const boxes = [item, ...(item.receiver ? [item.receiver] : [])]
+    const keys = boxes.map(({ id }) => `model:${id}`)
+    const owing = boxes.filter((_, i) => !this.gear.holds(keys[i]!))
+    const sum = (all: readonly Pick<Shelf, 'row'>[], of: 'priceMinor' | 'watts') =>
+      all.reduce((sum, { row }) => sum + row[of], 0)
     const own = {
-      minor: item.row.priceMinor,
-      owedMinor: has ? 0 : item.row.priceMinor,
-      owed: Number(!has),
-      things: 1,
-      watts: item.row.watts,
+      minor: sum(boxes, 'priceMinor'),
+      owedMinor: sum(owing, 'priceMinor'),
+      owed: owing.length,
+      things: boxes.length,
+      watts: sum(boxes, 'watts'),
     }
     if (this.isHopeless(add(label.cost, NOTHING, own))) return
     for (const [share, left] of this.shares(label, item)) {
@@ -486,9 +489,10 @@ class Search {
                 outPort: item.outId,
                 ...(format ? { format } : {}),
                 ...(item.row.radio ? { airM: this.span.routeM! } : {}),
+                ...(item.receiver ? { receiver: item.receiver } : {}),
               },
             ],
-            items: [...label.items, ...leg.items, key],
+            items: [...label.items, ...leg.items, ...keys],
           }))
         }
       }

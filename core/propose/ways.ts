@@ -19,7 +19,8 @@ import {
   overClass,
   passed,
 } from '#core/chain'
-import type { Link, LinkEnd, Plan } from '#core/document'
+import { type Link, type LinkEnd, type Plan, placeAt } from '#core/document'
+import { receiverFor, receiverRow } from './receivers'
 import { type ConnectorId, type SignalKind, type VideoFormat, listFormats } from '#core/signal'
 import type { Draft } from './draft'
 
@@ -41,6 +42,8 @@ export interface WayDevice {
   readonly format?: VideoFormat
   /** Radio links: how far they bring the picture through the air, metres. */
   readonly airM?: number
+  /** Radio links: the box at the other end. */
+  readonly receiver?: { readonly id: string; readonly row: Model }
 }
 
 /** A way to carry one picture from an output to an input: cables with devices between them. */
@@ -279,6 +282,8 @@ export interface Shelf {
   readonly outId: string
   readonly input: Port
   readonly output: Port
+  /** Radio links: the box at the other end. */
+  readonly receiver?: WayDevice['receiver']
 }
 
 /** Plans that share their models share their shelf. */
@@ -315,7 +320,19 @@ export function radioModels(plan: Plan): Shelf[] {
     )
       return []
     const [inId, outId] = [path!.from[0]!, path!.to[0]!]
-    return [{ id, row, path: path!, inId, outId, input: row.ports[inId]!, output: row.ports[outId]! }]
+    const receiver = receiverRow(plan, row)
+    return [
+      {
+        id,
+        row,
+        path: path!,
+        inId,
+        outId,
+        input: row.ports[inId]!,
+        output: row.ports[outId]!,
+        ...(receiver ? { receiver } : {}),
+      },
+    ]
   })
 }
 
@@ -537,11 +554,14 @@ export function layWay(draft: Draft, way: Way, from: LinkEnd, to: LinkEnd, owner
       draft.connect(link(to), last)
       return
     }
+    const name = `${shortTitle(next.row.title)}, ${owner}`.slice(0, 120)
+    const box = receiverFor(draft, next.row, name, placeAt(draft.plan, to))
+    const port = { ...(next.format ? { format: next.format } : {}), ...(box === undefined ? {} : { receiver: box }) }
     const device = draft.device({
       model: draft.model(next.model),
-      name: `${shortTitle(next.row.title)}, ${owner}`.slice(0, 120),
+      name,
       order: 0,
-      ...(next.format ? { ports: { [next.outPort]: { format: next.format } } } : {}),
+      ...(Object.keys(port).length ? { ports: { [next.outPort]: port } } : {}),
       ...(next.airM === undefined ? {} : { air: { m: next.airM } }),
     })
     draft.connect(link({ device, port: next.inPort }))

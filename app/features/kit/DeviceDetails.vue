@@ -7,7 +7,7 @@ import { EVERYWHERE, type Edit, type ValueAt, completePlan, parseAddress, setEdi
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { WHAT_IS_RIGHT, moneyText } from '#core/words'
-import { toMetres, toTyped, useUnits } from '~/shell/look'
+
 import { usePlanStore } from '~/plan/store'
 import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema, sectionSchema, voltsSchema } from '~/ui/typed'
 
@@ -15,7 +15,6 @@ import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema, sectionS
 const props = defineProps<{ deviceId: string; used: ReadonlySet<string> }>()
 const emit = defineEmits<{ copy: []; remove: [] }>()
 const store = usePlanStore()
-const units = useUnits()
 const plan = computed(() => completePlan(store.plan!))
 const device = computed(() => plan.value.devices[props.deviceId]!)
 const model = computed(() => plan.value.models[device.value.model]!)
@@ -63,13 +62,13 @@ const lamps = computed(() =>
 )
 const outputs = computed(() => portsOf(model.value, 'out'))
 const inputs = computed(() => portsOf(model.value, 'in'))
-function setAir(text: string): void {
-  void set(
-    ['air'],
-    text === '' ? undefined : { ...device.value.air, m: toMetres(decimal(text), units.value) },
-    `Way of ${device.value.name} through the air`,
-  )
-}
+/** Receivers: the link whose other end it is. */
+const radio = computed(
+  () =>
+    Object.values(plan.value.devices).find(({ ports = {} }) =>
+      Object.values(ports).some(({ receiver }) => receiver === props.deviceId),
+    )?.name,
+)
 const low = computed(() => bodyOf(model.value).dc)
 /** A supply by its voltage; without one the device has its own again. A new one comes with two metres of 1 mm². */
 function setLow(part: 'volts' | 'm' | 'mm2', text: string): void {
@@ -361,51 +360,10 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
           />
         </dd>
       </template>
-      <template v-if="model.radio">
-        <dt>Through the air</dt>
-        <dd class="small">
-          <TypedField
-            class="ms"
-            inputmode="decimal"
-            :value="device.air ? toTyped(device.air.m, units) : ''"
-            :schema="distanceSchema"
-            placeholder="how far"
-            aria-label="Distance through the air"
-            @done="setAir"
-          />
-          {{ units.length }}
-          <template v-if="device.air">
-            <label class="check"
-              ><input
-                type="checkbox"
-                :checked="device.air.crowd === true"
-                @change="event => set(['air', 'crowd'], ticked(event), `Crowd before ${device.name}`)"
-              />
-              a crowd between</label
-            >
-            <label class="check"
-              ><input
-                type="checkbox"
-                :checked="device.air.wall === true"
-                @change="event => set(['air', 'wall'], ticked(event), `Wall before ${device.name}`)"
-              />
-              a wall between</label
-            >
-            <span v-if="model.radio.chooses" class="quiet">finds its channel by itself</span>
-            <select
-              v-else
-              class="pick"
-              aria-label="Channel"
-              :value="device.air.channel ?? ''"
-              @change="
-                event => set(['air', 'channel'], Number(chosenIn(event)) || undefined, `Channel of ${device.name}`)
-              "
-            >
-              <option value="">no channel said</option>
-              <option v-for="n in model.radio.channels" :key="n" :value="n">channel {{ n }}</option>
-            </select>
-          </template>
-        </dd>
+      <RadioPart v-if="model.kind === 'radio'" :device-id="deviceId" :device :model />
+      <template v-if="model.kind === 'receiver'">
+        <dt>Receives</dt>
+        <dd class="small">{{ radio ? `the picture of ${radio}` : 'nothing: no radio link names it' }}</dd>
       </template>
       <template v-if="model.usb">
         <dt>In</dt>

@@ -317,6 +317,11 @@ export const BESIDE: Record<string, Model> = {
   'charger-four': load('Charger for four camera batteries', 140, 26000),
   'intercom-base': load('Intercom base station for belt packs', 25, 140000),
   'intercom-pack': { ...load('Intercom belt pack with headset', 1.5, 42000), supply: 'battery', battery: { wh: 9 } },
+  'radio-hdmi-receiver': receiver('Radio receiver, HDMI, up to 1080p59.94', 5, 'usb', 55000),
+  'radio-sdi-receiver': receiver('Radio receiver, SDI, uncompressed', 9, 'mains', 130000),
+  'radio-hdmi-720-receiver': receiver('Radio receiver, HDMI, short range, up to 1080p30', 3, 'usb', 20000),
+  'radio-one-to-two-receiver': receiver('Radio receiver, HDMI, one of two at one sender', 4, 'usb', 55000),
+  'radio-sdi-far-receiver': receiver('Radio receiver, SDI, compressed, far', 12, 'mains', 300000),
   'tally-lamps': load('Tally lamps, four on one box', 6, 24000),
 }
 
@@ -328,4 +333,9 @@ function aerial(dir: Port['dir'], title: string): Port {
 /** What has no picture, no sound and no control that the plan follows, but draws and weighs. */
 function load(title: string, watts: number, priceMinor: number): Model {
   return { title, role: 'load', ports: {}, paths: [], watts, supply: 'mains', priceMinor }
+}
+
+/** The other end of a radio link: its socket is the output of the sender's row, so that the run goes through the link as one. */
+function receiver(title: string, watts: number, supply: Model['supply'], priceMinor: number): Model {
+  return { ...load(title, watts, priceMinor), kind: 'receiver', supply }
 }

@@ -126,6 +126,8 @@ export interface PortSetting {
   /** Outputs: menus and readouts are off. */
   readonly clean?: true
   readonly aspect?: Aspect
+  /** Outputs of a radio link: the receiver that has this socket, a device of its own at another place; it may be gone. */
+  readonly receiver?: string
   /** How a picture of another shape or size is brought into the frame. */
   readonly fit?: Fit
   /** Inputs of a switcher: kept for somebody who comes later; it counts as spare, and nothing else is led there. */
@@ -172,6 +174,7 @@ const portSetting = object(
     transfer: oneOf(TRANSFERS),
     clean: said,
     aspect: oneOf(ASPECTS),
+    receiver: ref('slug'),
     fit: oneOf(FITS),
     offAir: said,
     reserved: ref('title'),
@@ -215,6 +218,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     ports: { ...mapOf(portSetting, 200), minProperties: 1 },
   }),
   misfit: (devices, base, { models }) => {
+    const received = new Map<string, string>()
     for (const [id, device] of Object.entries(devices)) {
       const at = `${base}/${id}`
       if (id === EVERYWHERE)
@@ -254,6 +258,18 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
             show(setting.minus),
             `an input of ${device.model}: ${idsOf(Object.fromEntries(Object.entries(model.ports).filter(([, port]) => port.dir === 'in')))}`,
           )
+        if (setting.receiver !== undefined) {
+          const path = `${at}/ports/${portId}/receiver`
+          if (model.kind !== 'radio' || model.ports[portId]!.dir !== 'out')
+            return misfit(path, show(setting.receiver), 'nothing here: only outputs of radio links have receivers')
+          const kind = own(models, own(devices, setting.receiver)?.model)?.kind
+          if (own(devices, setting.receiver) && kind !== 'receiver')
+            return misfit(path, show(setting.receiver), 'a device whose model is of the kind receiver')
+          const other = received.get(setting.receiver)
+          if (other !== undefined)
+            return misfit(path, show(setting.receiver), `a receiver that is not that of ${other} too`)
+          received.set(setting.receiver, `${id} ${portId}`)
+        }
         const badFormat = setting.format && formatMisfit(setting.format, `${at}/ports/${portId}/format`)
         if (badFormat) return badFormat
       }

@@ -206,6 +206,7 @@ export const models = collection<Model>({
       channels: whole(1, 200),
       chooses: { const: true },
     }),
+    receiver: ref('slug'),
     usb: object(['class', 'bitsPerPixel'], { class: oneOf(Object.keys(USB_CLASSES)), bitsPerPixel: number(1, 64) }),
     watts: number(0, 20_000),
     mostWatts: number(0, 40_000),

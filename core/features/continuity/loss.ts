@@ -229,7 +229,7 @@ export function lossesOf(plan: Plan): Loss[] {
   const { devices, links, models } = plan
   return [
     ...Object.entries(devices)
-      .filter(([, { model }]) => models[model]!.role !== 'load')
+      .filter(([, { model }]) => models[model]!.role !== 'load' || models[model]!.kind === 'receiver')
       .map(([id]): Loss => ({ of: 'device', id })),
     ...Object.keys(links).map((id): Loss => ({ of: 'link', id })),
     ...placesOf(plan).map((id): Loss => ({ of: 'place', id })),

@@ -1,7 +1,7 @@
 import { type CableModel, leadGrams } from '#core/cable'
 import { bodyOf } from '#core/catalog'
 import { type Traced, lengthOf } from '#core/chain'
-import { type Plan, withRoute } from '#core/document'
+import { type Plan, own, receiverAt, withRoute } from '#core/document'
 import { fact } from '#core/kernel'
 
 /** What stands at one place as a unit: camera, sender, battery, stand. */
@@ -63,6 +63,12 @@ function leadsOf(plan: Plan): Weight['leads'] {
   return leads
 }
 
+/** Boxes at the other end of radio links that are no devices of the plan: nobody knows what they weigh. */
+const withoutReceiver = ({ devices, models, links }: Plan): number =>
+  Object.values(links).filter(
+    ({ from }) => from && models[own(devices, from.device)?.model ?? '']?.receiver && !receiverAt({ devices }, from),
+  ).length
+
 const weightFact = fact<Traced, Weight>('weight', ({ plan }) => {
   const places = new Map<string | undefined, Position>()
   const at = (place: string | undefined): Position =>
@@ -96,6 +102,7 @@ const weightFact = fact<Traced, Weight>('weight', ({ plan }) => {
       warm: boxed && body.warm ? [...here.warm, id] : here.warm,
     })
   }
+  of += withoutReceiver(plan)
   const cases = { count: 0, grams: 0, holdsLitres: 0 }
   const vans: { id: string; title: string; holdsGrams: number | undefined }[] = []
   for (const [id, entry] of Object.entries(plan.goods)) {

@@ -1,5 +1,5 @@
 import { powered } from '#core/document'
-import type { Checked } from '#core/propose'
+import { type Checked, receiverEdits } from '#core/propose'
 import { circuitsFact } from './circuits'
 import { enduranceOf } from './endurance'
 import { layByPlace } from './lay'
@@ -10,6 +10,7 @@ import { swapsOf } from './swaps'
 
 export const QUERIES = {
   poe: ({ traced }: Checked) => poeOf(traced).switches,
+  receivers: ({ traced }: Checked, device: string) => receiverEdits(traced, device),
   laid: ({ traced }: Checked) => layByPlace(traced),
   circuits: ({ traced }: Checked) => ({
     ...traced.ask(circuitsFact),

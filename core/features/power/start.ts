@@ -28,7 +28,7 @@ const groupOf = (model: Model): StartGroup => {
   if (model.kind === 'network') return 'network'
   if (isSink(model)) return 'sinks'
   if (model.role === 'switcher') return 'switchers'
-  if (model.role === 'way') return 'ways'
+  if (model.role === 'way' || model.kind === 'receiver') return 'ways'
   if (model.role === 'sound') return 'sound'
   if (model.role === 'control') return 'control'
   return model.role === 'load' ? 'loads' : 'sources'

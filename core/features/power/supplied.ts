@@ -1,5 +1,5 @@
-import { type DeviceNode, type Traced } from '#core/chain'
-import { hangingOn, own } from '#core/document'
+import type { DeviceNode, Traced } from '#core/chain'
+import { hangingOn, own, receiverAt } from '#core/document'
 import { fact } from '#core/kernel'
 import { fedByPoe } from './poe'
 
@@ -9,12 +9,28 @@ export interface Unsupplied {
   readonly place: string
 }
 
+/** Places with outlets; undefined until somebody says where outlets are: then nothing is known of any place. */
+function outletsOf(plan: Traced['plan']): ReadonlySet<string> | undefined {
+  const circuits = Object.values(plan.circuits)
+  return circuits.some(({ places }) => places !== undefined)
+    ? new Set(circuits.flatMap(({ places = [] }) => places))
+    : undefined
+}
+
+/** Radio links with a cable in an output whose receiver is no device of the plan. Linear in links. */
+export function withoutReceiver({ plan, chain }: Traced): DeviceNode[] {
+  if (!outletsOf(plan)) return []
+  const found = new Set<DeviceNode>()
+  for (const { from } of chain.wires.values())
+    if (from?.node.model.kind === 'radio' && !receiverAt(plan, { device: from.node.id, port: from.portId }))
+      found.add(from.node)
+  return [...found]
+}
+
 const unsuppliedFact = fact<Traced, readonly Unsupplied[]>('devices without supply', traced => {
   const { plan, chain } = traced
-  const circuits = Object.values(plan.circuits)
-  // Until somebody says where outlets are, nothing is known of any place.
-  if (!circuits.some(({ places }) => places !== undefined)) return []
-  const outlets = new Set(circuits.flatMap(({ places = [] }) => places))
+  const outlets = outletsOf(plan)
+  if (!outlets) return []
   const plugged = new Set(Object.keys(plan.circuits).flatMap(id => [...hangingOn(plan, id)]))
   const overLead = fedByPoe(traced)
   const onBattery = new Set(

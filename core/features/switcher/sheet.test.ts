@@ -35,6 +35,7 @@ const PORT: { readonly [K in keyof PortSetting]-?: readonly (PortSetting[K] | un
   clean: [undefined, true],
   aspect: [undefined, '16:9', '4:3', '16:10', '9:16'],
   fit: [undefined, 'zoom', 'crop', 'stretch', 'box'],
+  receiver: [undefined, 'pit-receiver'],
   reserved: [undefined, 'Guest'],
   offAir: [undefined, true],
 }

@@ -61,7 +61,7 @@ export const doubleOutput = rule({
           traced.plan,
           { port: socket.port, signal: { ...sending, coding: socket.port.coding ?? sending.coding } },
           target,
-          spanOf(at),
+          spanOf(traced, at),
         )[0]
         if (!way) continue
         const draft = new Draft(traced.plan)

@@ -38,7 +38,7 @@ export const protectedPicture = rule({
     }
     for (const other of freeSockets(traced, source, 'out').filter(({ port }) => !port?.protection)) {
       offers.push(
-        ...connectTo(traced, other, [at.wire.to], `Take it from ${socketName(other)} to`, spanOf(at))
+        ...connectTo(traced, other, [at.wire.to], `Take it from ${socketName(other)} to`, spanOf(traced, at))
           .slice(0, 1)
           .map(({ title, edits }) => ({ title, edits: [{ do: 'disconnect' as const, id: at.wire.id }, ...edits] })),
       )

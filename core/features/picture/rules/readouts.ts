@@ -38,7 +38,7 @@ export const readouts = rule({
     }
     for (const other of freeSockets(traced, from.node, 'out').filter(({ port }) => !port?.readouts)) {
       offers.push(
-        ...connectTo(traced, other, [at.wire.to], `Take it from ${socketName(other)} to`, spanOf(at))
+        ...connectTo(traced, other, [at.wire.to], `Take it from ${socketName(other)} to`, spanOf(traced, at))
           .slice(0, 1)
           .map(({ title, edits }) => ({ title, edits: [{ do: 'disconnect' as const, id: at.wire.id }, ...edits] })),
       )

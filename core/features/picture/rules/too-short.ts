@@ -1,5 +1,5 @@
 import { choosePieces, cutLengthM } from '#core/cable'
-import { type Traced, leadOf, lengthOf, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
+import { type Traced, leadOf, lengthOf, placeOf, runWith, socketName, stoppedBy, wireAt } from '#core/chain'
 import { own } from '#core/document'
 import { count, length, text } from '#core/kernel'
 import { Draft, type Proposal, direct, offerWays, rule, throughDevices, waysFor } from '#core/propose'
@@ -40,7 +40,7 @@ export const tooShort = rule({
           run,
         )
       const said = own(traced.plan.links, wire.id)?.routeM === undefined
-      const places = [wire.from, wire.to].map(end => end?.node.device.place ?? '')
+      const places = [wire.from, wire.to].map(end => (end && placeOf(traced.chain, end)) ?? '')
       return say(
         said ? 'said' : 'measured',
         at,

@@ -1,5 +1,5 @@
 import { type DeviceNode, type Traced, leadOf, runWith, socketName } from '#core/chain'
-import { routeOf } from '#core/document'
+import { distanceM, placeAt, receiverAt } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, isRadio, rule } from '#core/propose'
 import { freeChannels, withoutChannel } from './radio-range'
@@ -72,11 +72,13 @@ function airborne({ trace }: Traced): { node: DeviceNode; link: string }[] {
   return [...found.values()]
 }
 
-/** What is said of the places before and behind a radio link, metres. */
-function saidFor({ plan, chain }: Traced, { id }: DeviceNode): number | undefined {
+/** What is said of the places of a radio link's two ends, metres; where a box has no place, of what it is plugged into. */
+function saidFor({ plan, chain }: Traced, { id, device }: DeviceNode): number | undefined {
   const wires = [...chain.wires.values()]
   const before = wires.find(({ to }) => to?.node.id === id)?.link.from
-  const behind = wires.find(({ from }) => from?.node.id === id)?.link.to
-  const route = before && behind && routeOf(plan, { from: before, to: behind })
-  return route && route.by !== 'assumed' ? route.m : undefined
+  const out = wires.find(({ from }) => from?.node.id === id)?.link
+  const apart = out?.from && receiverAt(plan, out.from) !== undefined
+  const sends = (apart ? device.place : undefined) ?? (before && placeAt(plan, before))
+  const receives = (apart ? placeAt(plan, out.from!) : undefined) ?? (out?.to && placeAt(plan, out.to))
+  return sends === receives ? undefined : distanceM(plan, sends, receives)
 }

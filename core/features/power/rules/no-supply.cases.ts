@@ -7,6 +7,26 @@ const made = (port: string) => ({
   ports: { [port]: { format: { raster: '1920x1080', scan: 'p', rate: '60000/1001' } as const } },
 })
 
+/** A camera by radio to a desk with outlets, and one by wire; `more` devices, and the ports of the link. */
+const radio = (more: object, ports?: object) =>
+  plan({
+    devices: {
+      cam: at('camera-hand-hdmi', 'Floor', made('hdmi')),
+      two: at('camera-hand-hdmi', 'Desk', made('hdmi')),
+      link: at('radio-hdmi', 'Floor', { air: { m: 20 }, ...(ports ? { ports } : {}) }),
+      main: { ...at('switcher-4-strict', 'Desk'), standard: made('x').ports.x!.format },
+      scr: at('screen', 'Desk'),
+      ...more,
+    },
+    links: {
+      a: 'cam.hdmi > link.in hdmi-passive 1 adapter-hdmi-micro',
+      b: 'link.out > main.in-1 hdmi-active 15',
+      c: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
+      d: 'main.out-1 > scr.in hdmi-passive 2',
+    },
+    circuits: house,
+  })
+
 export const CASES: readonly Faulty[] = [
   {
     name: 'a box camera on a balcony without an outlet',
@@ -85,5 +105,43 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Lay a mains lead from Desk to Gallery'],
     says: ['send', 'Gallery'],
+  },
+  {
+    name: 'a radio link whose receiver nobody has put in, in a house of which the outlets are said',
+    gives: ['P05'],
+    plan: radio({}),
+    offers: ['Put in the receiver of link'],
+    says: ['receiver of link', 'not judged'],
+  },
+  {
+    name: 'a radio receiver on a truss without an outlet',
+    gives: ['P05'],
+    plan: radio({ rx: at('radio-hdmi-receiver', 'Truss') }, { out: { receiver: 'rx' } }),
+    offers: ['Lay a mains lead from Desk to Truss'],
+    says: ['rx', 'USB', 'Truss'],
+  },
+  {
+    name: 'a sender with two receivers, neither of them put in',
+    gives: ['P05'],
+    plan: plan({
+      devices: {
+        cam: at('camera-hand-hdmi', 'Floor', made('hdmi')),
+        two: at('camera-hand-hdmi', 'Desk', made('hdmi')),
+        link: at('radio-one-to-two', 'Floor', { air: { m: 20 } }),
+        main: { ...at('switcher-4-strict', 'Desk'), standard: made('x').ports.x!.format },
+        scr: at('screen', 'Desk'),
+        hall: at('screen', 'Hall'),
+      },
+      links: {
+        a: 'cam.hdmi > link.in hdmi-passive 1 adapter-hdmi-micro',
+        b: 'link.out-1 > main.in-1 hdmi-passive 2',
+        c: 'link.out-2 > hall.in hdmi-passive 2',
+        d: 'two.hdmi > main.in-2 hdmi-passive 2 adapter-hdmi-micro',
+        e: 'main.out-1 > scr.in hdmi-passive 2',
+      },
+      circuits: { ...house, hall: { title: 'Hall', order: 2, amps: 16, places: ['Hall'], loads: { hall: true } } },
+    }),
+    offers: ['Put in 2 receivers of link'],
+    says: ['receiver of link'],
   },
 ]

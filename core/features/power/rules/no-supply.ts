@@ -1,11 +1,11 @@
-import { type Traced, runAt } from '#core/chain'
-import { text } from '#core/kernel'
-import { Draft, type Proposal, rule } from '#core/propose'
+import { type DeviceNode, type Traced, runAt } from '#core/chain'
+import { type Anchor, text } from '#core/kernel'
+import { Draft, type Proposal, receiverEdits, rule } from '#core/propose'
 import { deviceAt, poweredAt } from '../anchors'
 import { circuitsFact } from '../circuits'
-import { type Unsupplied, unsupplied } from '../supplied'
+import { type Unsupplied, unsupplied, withoutReceiver } from '../supplied'
 
-const isWay = ({ node }: Unsupplied): boolean => node.model.role === 'way'
+const isWay = ({ node }: Unsupplied): boolean => node.model.role === 'way' || node.model.kind === 'receiver'
 
 const MESSAGES = {
   mains: {
@@ -18,27 +18,20 @@ const MESSAGES = {
   },
 } as const
 
-const dark = (code: string, about: string, mine: (one: Unsupplied) => boolean) =>
-  rule({
-    code,
-    about,
-    messages: MESSAGES,
-    find: (traced, say) =>
-      unsupplied(traced)
-        .filter(mine)
-        .map(({ node, place }) =>
-          say(
-            node.model.supply === 'usb' ? 'usb' : 'mains',
-            poweredAt(node.id, node.model),
-            { device: text(node.device.name), place: text(place) },
-            runAt(traced, node.id),
-          ),
-        ),
-    remedies: (traced, { at }) => {
-      const one = unsupplied(traced).find(({ node }) => node.id === deviceAt(at))
-      return one && mine(one) ? [...byLead(traced, one), ...byOutlet(traced, one), ...byBank(traced, one)] : []
-    },
-  })
+const darkIn = (traced: Traced, mine: (one: Unsupplied) => boolean) =>
+  unsupplied(traced)
+    .filter(mine)
+    .map(({ node, place }) => ({
+      says: node.model.supply === 'usb' ? ('usb' as const) : ('mains' as const),
+      at: poweredAt(node.id, node.model),
+      names: { device: text(node.device.name), place: text(place) },
+      run: runAt(traced, node.id),
+    }))
+
+function suppliesFor(traced: Traced, at: Anchor, mine: (one: Unsupplied) => boolean): Proposal[] {
+  const one = unsupplied(traced).find(({ node }) => node.id === deviceAt(at))
+  return one && mine(one) ? [...byLead(traced, one), ...byOutlet(traced, one), ...byBank(traced, one)] : []
+}
 
 /** The network lead that it has already, where its switch can feed it. */
 function byLead({ plan }: Traced, { node }: Unsupplied): Proposal[] {
@@ -77,13 +70,42 @@ function byBank({ plan }: Traced, { node }: Unsupplied): Proposal[] {
   return [{ title: `Feed ${node.device.name} by a bank of ${BANK.wh}\u00A0Wh`.slice(0, 120), edits: draft.edits }]
 }
 
-export const wayUnsupplied = dark(
-  'P05',
-  'A radio link or converter on the way of a picture has no supply in the plan.',
-  isWay,
-)
-export const deviceUnsupplied = dark(
-  'P10',
-  'A device stands where there is neither mains, nor power over the network, nor a battery for it.',
-  one => !isWay(one),
-)
+function receiversFor(traced: Traced, node: DeviceNode): Proposal[] {
+  const edits = receiverEdits(traced, node.id)
+  const count = edits.filter(edit => edit.do === 'add' && edit.collection === 'devices').length
+  const what = count > 1 ? `${count} receivers` : 'the receiver'
+  return count ? [{ title: `Put in ${what} of ${node.device.name}`.slice(0, 120), edits }] : []
+}
+
+export const wayUnsupplied = rule({
+  code: 'P05',
+  about: 'A radio link, one end of it, or a converter on the way of a picture has no supply in the plan.',
+  messages: {
+    ...MESSAGES,
+    receiver: {
+      severity: 'R',
+      apart: true,
+      says: 'The receiver of {device} is no device of the plan: where it stands, and what feeds it, is not judged.',
+    },
+  },
+  find: (traced, say) => [
+    ...darkIn(traced, isWay).map(({ says, at, names, run }) => say(says, at, names, run)),
+    ...withoutReceiver(traced).map(node =>
+      say('receiver', { on: 'device', device: node.id }, { device: text(node.device.name) }, runAt(traced, node.id)),
+    ),
+  ],
+  remedies: (traced, { at, says }) => {
+    if (says !== 'receiver') return suppliesFor(traced, at, isWay)
+    const one = withoutReceiver(traced).find(({ id }) => at.on === 'device' && id === at.device)
+    return one ? receiversFor(traced, one) : []
+  },
+})
+
+export const deviceUnsupplied = rule({
+  code: 'P10',
+  about: 'A device stands where there is neither mains, nor power over the network, nor a battery for it.',
+  messages: MESSAGES,
+  find: (traced, say) =>
+    darkIn(traced, one => !isWay(one)).map(({ says, at, names, run }) => say(says, at, names, run)),
+  remedies: (traced, { at }) => suppliesFor(traced, at, one => !isWay(one)),
+})

@@ -55,7 +55,7 @@ export const rateAsked = rule({
               traced.plan,
               { port: wire.from.port, signal: signal! },
               { node: wire.to!.node, portId: wire.to!.portId, port: only },
-              spanOf(at),
+              spanOf(traced, at),
             ),
           )
         : []
