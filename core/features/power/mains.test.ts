@@ -6,7 +6,7 @@ import { check } from '#core/features'
 import { papersOf } from '#core/asked'
 import { plan } from '../../../testing/plans'
 import { closingsOf } from './inrush'
-import { mainsFed } from './mains'
+import { leadBearsA, mainsFed } from './mains'
 import { distributionsOf, neutralOf } from './phases'
 
 const on = (...ids: string[]) => Object.fromEntries(ids.map(id => [id, true as const]))
@@ -24,6 +24,20 @@ const show = (more: object): ReturnType<typeof check> =>
       ...more,
     } as never),
   )
+
+describe('what a lead bears', () => {
+  // EN 50565-1, flexible cords: 0.75 mm² 6 A, 1.5 mm² 16 A, 2.5 mm² 25 A; an odd section as the one below it.
+  it.each([
+    [0.75, 6],
+    [1.5, 16],
+    [2.5, 25],
+    [1.2, 10],
+    [0.25, 1.5],
+    [50, 40],
+  ])('%d mm² %d A', (mm2, amps) => {
+    expect(leadBearsA(mm2)).toBe(amps)
+  })
+})
 
 describe('the neutral of three phases', () => {
   it.each([

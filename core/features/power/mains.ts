@@ -10,6 +10,22 @@ export const COPPER = 0.0178
 /** Cross-sections that leads are sold in, mm². */
 export const SECTIONS = [0.5, 0.75, 1, 1.5, 2.5, 4, 6] as const
 
+/** What a flexible lead of a section bears, A, the thinnest first (EN 50565-1, flexible cords of two loaded conductors). */
+const BEARS_A = [
+  [0.5, 3],
+  [0.75, 6],
+  [1, 10],
+  [1.5, 16],
+  [2.5, 25],
+  [4, 32],
+  [6, 40],
+] as const
+/** Of the largest section of the table that is no thicker; below its first, A for its mm². */
+export const leadBearsA = (mm2: number): number => {
+  const known = BEARS_A.findLast(([section]) => section <= mm2)
+  return known ? known[1] : (mm2 / BEARS_A[0][0]) * BEARS_A[0][1]
+}
+
 const mostW = ({ devices, models }: Plan, device: string): number => largestDrawOf(models[devices[device]!.model]!)
 
 /** What hangs behind a strip at its largest draw, all at once, W. */

@@ -156,6 +156,22 @@ export const CASES: readonly Faulty[] = [
     says: ['unwound', '720', '700'],
   },
   {
+    name: 'a thin lead to a strip',
+    gives: ['P04'],
+    // 720 W at 230 V and a power factor of 0.6 are 5.2 A; 0.5 mm² bear 3 A (EN 50565-1).
+    plan: plan({
+      brief: { mains: '230v-50hz' },
+      devices,
+      links,
+      circuits: { wall: { title: 'Wall', order: 1, amps: 16, loads: on('main') } },
+      strips: {
+        far: { title: 'Far', order: 1, circuit: 'wall', lead: { m: 2, mm2: 0.5 }, loads: on('wall', 'hall') },
+      },
+    }),
+    offers: ['Lay a lead of 0.75\u00A0mm² to Far', 'Plug wall beside Far'],
+    says: ['Through the lead to Far', '5.2\u00A0A', '0.5\u00A0mm²', '3\u00A0A'],
+  },
+  {
     name: 'two projectors and a light behind one switch of a strip',
     gives: ['P04'],
     // 35 + 35 + 40 A of inrush against 16 A of class C, five times its rating for an instant: 110 of 80 A.

@@ -1,12 +1,12 @@
-import { type Plan, circuitOf, hangingBehind, keepersOf, own } from '#core/document'
+import { type Plan, circuitOf, hangingBehind, keepersOf, own, stripsTo } from '#core/document'
 import { largestDrawOf } from '#core/catalog'
 import type { Traced } from '#core/chain'
 import { count, power, share, text } from '#core/kernel'
 import { Draft, rule, type Proposal } from '#core/propose'
 import { figure } from '#core/words'
-import { type CircuitLoad, SAFE_SHARE, circuitsFact } from '../circuits'
+import { type CircuitLoad, POWER_FACTOR, SAFE_SHARE, circuitsFact, currentOf, voltsOf } from '../circuits'
 import { type Closing, closingsOf } from '../inrush'
-import { stripMostW } from '../mains'
+import { SECTIONS, leadBearsA, stripMostW } from '../mains'
 import { distributionsOf, fullestOf } from '../phases'
 import { current } from '../quantities'
 import { addStrip, moveTo, relieved } from '../relieve'
@@ -30,12 +30,38 @@ const hotReels = ({ plan }: Traced): Reel[] =>
     return watts > bearsW ? [{ strip, title, watts, bearsW, wound }] : []
   })
 
+interface ThinLead {
+  readonly strip: string
+  readonly title: string
+  readonly mm2: number
+  readonly amps: number
+  readonly bearsA: number
+  readonly volts: number
+}
+/** Leads of strips that carry more than their section bears. */
+const thinLeads = ({ plan }: Traced): ThinLead[] =>
+  Object.entries(plan.strips).flatMap(([strip, { title, lead }]): ThinLead[] => {
+    if (!lead) return []
+    // Behind a transformer the same watts are other amperes.
+    const before = stripsTo(plan, strip)
+      .slice(1)
+      .find(id => plan.strips[id]!.givesV !== undefined)
+    const volts = before === undefined ? voltsOf(plan.brief.mains) : plan.strips[before]!.givesV!
+    const amps = currentOf(stripMostW(plan, strip), volts)
+    const bearsA = leadBearsA(lead.mm2)
+    return amps > bearsA ? [{ strip, title, mm2: lead.mm2, amps, bearsA, volts }] : []
+  })
+
+const sectionWords = (mm2: number): string => `${figure(mm2, 2)}\u00A0mm²`
+
+const fullPhases = (traced: Traced) => distributionsOf(traced).filter(one => fullestOf(one).share > SAFE_SHARE)
+
 const struck = (traced: Traced): Closing[] => closingsOf(traced).filter(({ inrushA, bearsA }) => inrushA > bearsA)
 
 export const circuitOverloaded = rule({
   code: 'P04',
   about:
-    'A circuit, a phase, a reel or an uninterruptible supply carries more than it bears: circuits and phases, more than four fifths.',
+    'A circuit, a phase, a reel, a lead or an uninterruptible supply carries more than it bears: circuits and phases, more than four fifths.',
   messages: {
     above: {
       severity: 'H',
@@ -62,6 +88,11 @@ export const circuitOverloaded = rule({
       severity: 'H',
       apart: true,
       says: '{strip} lies {how} and carries up to {watts}; so it bears {most}: it grows hot enough to burn. Follow local codes.',
+    },
+    lead: {
+      severity: 'H',
+      apart: true,
+      says: 'Through the lead to {strip} up to {current} flow, and its {section} bear {bears}: it grows hot enough to burn. Follow local codes.',
     },
     inrush: {
       severity: 'R',
@@ -91,6 +122,13 @@ export const circuitOverloaded = rule({
         },
       ),
     ),
+    ...thinLeads(traced).map(({ strip, title, mm2, amps, bearsA }) =>
+      say(
+        'lead',
+        { on: 'strip', strip },
+        { strip: text(title), current: current(amps), section: text(sectionWords(mm2)), bears: current(bearsA) },
+      ),
+    ),
     ...struck(traced).map(({ on, id, title, circuit, devices, inrushA, ms, bearsA, trips }) =>
       say('inrush', on === 'strip' ? { on, strip: id } : { on, circuit: id }, {
         loads: text(things(devices.length)),
@@ -102,24 +140,21 @@ export const circuitOverloaded = rule({
         class: text(trips.toUpperCase()),
       }),
     ),
-    ...distributionsOf(traced).flatMap(one => {
+    ...fullPhases(traced).map(one => {
       const { phase, circuits, mostA, share: used } = fullestOf(one)
-      if (used <= SAFE_SHARE) return []
-      return [
-        say(
-          used > 1 ? 'phaseAbove' : 'phaseNear',
-          { on: 'distribution', distribution: one.id },
-          {
-            phase: text(String(phase)),
-            distribution: text(one.title),
-            circuits: text(circuits.map(id => traced.plan.circuits[id]!.title).join(', ')),
-            current: current(mostA),
-            rated: current(one.ratedA),
-            share: share(used),
-            safe: share(SAFE_SHARE),
-          },
-        ),
-      ]
+      return say(
+        used > 1 ? 'phaseAbove' : 'phaseNear',
+        { on: 'distribution', distribution: one.id },
+        {
+          phase: text(String(phase)),
+          distribution: text(one.title),
+          circuits: text(circuits.map(id => traced.plan.circuits[id]!.title).join(', ')),
+          current: current(mostA),
+          rated: current(one.ratedA),
+          share: share(used),
+          safe: share(SAFE_SHARE),
+        },
+      )
     }),
     ...traced
       .ask(circuitsFact)
@@ -143,6 +178,7 @@ export const circuitOverloaded = rule({
   ],
   remedies: (traced, { at, says }) => {
     if (says === 'inrush') return softer(traced, at)
+    if (at.on === 'strip' && says === 'lead') return thicker(traced, at.strip)
     if (at.on === 'strip') return says === 'reel' ? cooler(traced, at.strip) : offKeeper(traced.plan, at.strip)
     if (at.on === 'distribution') {
       const one = distributionsOf(traced).find(({ id }) => id === at.distribution)
@@ -199,6 +235,19 @@ function cooler(traced: Traced, strip: string): Proposal[] {
       ? [{ title: `Unwind ${title} altogether`.slice(0, 120), edits: draft.edits }]
       : []
   return [...unwind, ...offStrip(traced.plan, strip, hot.bearsW)]
+}
+
+/** A lead of the next section that bears it; less on it. */
+function thicker(traced: Traced, strip: string): Proposal[] {
+  const { plan } = traced
+  const thin = thinLeads(traced).find(one => one.strip === strip)
+  const { lead, title } = plan.strips[strip]!
+  if (!thin || !lead) return []
+  const mm2 = SECTIONS.find(section => leadBearsA(section) >= thin.amps)
+  const draft = new Draft(plan)
+  if (mm2 !== undefined) draft.set(['strips', strip, 'lead', 'mm2'], mm2)
+  const lay = { title: `Lay a lead of ${mm2}\u00A0mm² to ${title}`.slice(0, 120), edits: draft.edits }
+  return [...(mm2 === undefined ? [] : [lay]), ...offStrip(plan, strip, thin.bearsA * thin.volts * POWER_FACTOR)]
 }
 
 /** A strip that closes one after another; on a circuit with a switch, what strikes hardest on such a strip. */
