@@ -283,14 +283,18 @@ export function contrastOn(
   return worst
 }
 
-/** Photographs of the sources that come to where an overlay lies, in their order. */
+/** Photographs of the sources that come to where an overlay lies, straight or through switchers before it, in their order. */
 export function photographsUnder({ plan, runs }: Traced, { node, overlay }: Laid): PhotographEntry[] {
   if (!node) return []
-  const under = new Set(
-    runs.flatMap(({ lit, beside, end, origin }) =>
-      lit && !beside && end?.device === node.id && origin && origin.device !== overlay.fill ? [origin.device] : [],
-    ),
-  )
+  const under = new Set<string>()
+  const reached = new Set([node.id])
+  // What is added while this runs is gone through too.
+  for (const at of reached)
+    for (const { lit, beside, end, origin } of runs)
+      if (lit && !beside && end?.device === at && origin && origin.device !== overlay.fill) {
+        under.add(origin.device)
+        reached.add(origin.device)
+      }
   return Object.entries(plan.photographs)
     .filter(([, { source }]) => under.has(source))
     .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))

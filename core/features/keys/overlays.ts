@@ -113,27 +113,41 @@ function standOf(traced: Traced, id: string): Pick<OverlayRow, 'cut' | 'scale' |
 /** Pictures that one may look at an overlay over. */
 const MOST_PICTURES = 12
 
+/** Pictures that come to a switcher, straight or through those before it, with what each of them has on program then. */
+function* comingTo(
+  traced: Traced,
+  device: string,
+  program: Readonly<Record<string, string>> = {},
+): Generator<{ readonly device: string; readonly program: Readonly<Record<string, string>> }> {
+  for (const { lit, beside, end, origin } of traced.runs) {
+    if (!lit || beside || end?.device !== device || !origin) continue
+    const taken = { ...program, [device]: end.port }
+    const isLink = isSwitcher(traced.chain.nodes.get(origin.device)!) && !Object.hasOwn(program, origin.device)
+    const before = isLink ? [...comingTo(traced, origin.device, taken)] : []
+    if (before.length) yield* before
+    else yield { device: origin.device, program: taken }
+  }
+}
+
 /** The program of its switcher with nothing but the overlay in it, over each other picture that comes there. */
 function over(traced: Traced, id: string): OverlayRow['over'] {
   const { node, overlay, keyers } = allLaid(traced).find(other => other.id === id)!
   const keyer = keyers?.[0]
   if (!node) return []
-  return traced.runs
-    .filter(
-      ({ lit, beside, end, origin }) => lit && !beside && end?.device === node.id && origin?.device !== overlay.fill,
-    )
+  return [...comingTo(traced, node.id)]
+    .filter(({ device }, i, all) => device !== overlay.fill && all.findIndex(one => one.device === device) === i)
     .slice(0, MOST_PICTURES)
-    .map(({ end, origin }) => {
+    .map(({ device, program }) => {
       const state = taken(stateBefore(traced), {
         title: '',
         order: 0,
-        program: { [node.id]: end!.port },
+        program,
         ...(keyer === undefined ? {} : { keys: { [node.id]: { [keyer]: id } } }),
         contents: { [overlay.fill]: overlay.kind === 'box' ? 'full' : 'caption' },
       })
       return {
-        device: origin!.device,
-        name: deviceName(traced, origin!.device),
+        device,
+        name: deviceName(traced, device),
         picture: pictureFrom(traced, state, { device: node.id, port: '' }),
       }
     })

@@ -3,10 +3,11 @@ import { applyEdits } from '#core/document'
 import { check, say } from '#core/features'
 import { pixelsIn, readCells } from '#core/picture'
 import { remediesOf } from '#core/propose'
-import { CLEAR, kept, patches } from '../../../testing/graphics'
+import { CLEAR, kept, patches, photograph } from '../../../testing/graphics'
 import { onBlackPage } from '../../../testing/overlaid'
 import { allJudged, asOne, bestSetting } from './judged'
 import { removalOf, unshared } from './offers'
+import { overlaysOf } from './overlays'
 
 const light = (y: number) => kept(patches(160, 90, CLEAR, [[20, y, 100, 20, [240, 240, 240, 255]]]))
 const shadowed = {
@@ -78,5 +79,49 @@ describe('pictures that come by one key, one after the other', () => {
     expect(removed(removalOf(both, 'names'))).toEqual(['names', 'art', 'three'])
     expect(removed(unshared(both, 'names', ['two', 'three', 'three']))).toEqual(['three'])
     expect(codes(plan)).toEqual([])
+  })
+})
+
+describe('photographs of what an overlay lies over', () => {
+  const WORDS = { name: { x: 30 / 160, y: 46 / 90, w: 60 / 160, h: 18 / 90 } }
+  const letters = kept(patches(160, 90, CLEAR, [[40, 50, 20, 9, [255, 255, 255, 255]]]), WORDS)
+  /** A second switcher before the first, with a camera of its own and one that goes to both. */
+  const fed = (photographs: object) => {
+    const { devices, links, ...rest } = onBlackPage(letters)
+    const written = {
+      ...rest,
+      devices: {
+        ...devices,
+        far: { ...devices.wide!, name: 'far' },
+        side: { ...devices.main!, name: 'side', ports: {} },
+      },
+      links: {
+        ...links,
+        f: { ...links.w!, from: { device: 'far', port: 'hdmi' }, to: { device: 'side', port: 'in-1' } },
+        up: { ...links.w!, from: { device: 'side', port: 'out-1' }, to: { device: 'main', port: 'in-5' } },
+      },
+      photographs,
+    }
+    return check(written as Parameters<typeof check>[0])
+  }
+
+  it('are those of cameras behind another switcher too', () => {
+    // Grey 200 of 255 has a luminance of 0.578: white letters on it have 1.05 / 0.628 = 1.67.
+    const { traced, findings } = fed({ wall: photograph('Bright wall', 'far', 200) })
+    const pale = findings.filter(({ id }) => id === 'K12')
+    expect(pale.map(one => say(one)).join()).toContain('Bright wall')
+    expect(pale.map(one => say(one)).join()).toContain('1.7 to 1')
+    // It can be looked at over each of them by name, and not over a link that shows one of them.
+    expect(
+      overlaysOf(traced)
+        .rows[0]!.over.map(({ device }) => device)
+        .sort(),
+    ).toEqual(['far', 'guest', 'wide'])
+  })
+  it('of a source that does not come there count for nothing', () => {
+    const { findings } = fed({ other: photograph('Elsewhere', 'hall', 20) })
+    const said = findings.flatMap(one => (one.id === 'K12' ? [say(one)] : []))
+    expect(said).toHaveLength(1)
+    expect(said[0]).not.toContain('Elsewhere')
   })
 })
