@@ -252,3 +252,25 @@ test('measures the pictures of a clip: flashes are a hazard, a bad file is named
   await saved(page)
   await expectAccessible(page)
 })
+
+test('compares the ways of drawing, and takes one of them with all that it needs', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'overlays')
+  await page.getByRole('option', { name: /Marks of the judge/ }).click()
+  await press(page, 'k')
+  const ways = page.getByRole('table', { name: 'Ways to draw it, the best first' })
+  await expect(ways.getByRole('row', { name: /On a tablet of its own.*as now/ })).toBeVisible()
+  // All eight inputs of Main are taken: the tablet gives up its own.
+  await ways
+    .getByRole('row', { name: /display with a pen/ })
+    .getByRole('button', { name: 'Use it' })
+    .click()
+  await expect(ways.getByRole('row', { name: /display with a pen.*as now/ })).toBeVisible()
+  await expect(page.getByRole('combobox', { name: 'Shows' })).toHaveText(/Computer that draws/)
+  await expect(page.getByText(/A mark is there \d+\sms after the pen/)).toBeVisible()
+  // A mask by its key, and off again.
+  await press(page, 'm')
+  await expect(page.getByLabel('Mask: Top, %')).toHaveValue('60')
+  await press(page, 'm')
+  await expect(page.getByLabel('Mask: Top, %')).toBeHidden()
+  await saved(page)
+})

@@ -142,7 +142,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const move = event.shiftKey && set.value ? moves[key] : undefined
   const act = move ?? (event.shiftKey && key.startsWith('Arrow') ? undefined : acts[key])
   if (act) act()
-  else if (!bench.value?.press(key, event.shiftKey)) return
+  else if (!bench.value?.press(key, event.shiftKey) && !set.value?.press(key)) return
   event.preventDefault()
 })
 const base = computed(() => `/shows/${String(route.params.show)}/${String(route.params.plan)}`)

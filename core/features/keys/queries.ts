@@ -1,4 +1,5 @@
 import type { Checked } from '#core/propose'
+import { drawingWays } from './drawing'
 import { overlaysOf } from './overlays'
 import { schoolsOf } from './schools'
 import { type Times, lowerThird, stinger } from './templates'
@@ -7,6 +8,8 @@ export const QUERIES = {
   overlays: ({ traced }: Checked) => overlaysOf(traced),
   lowerThird: ({ traced }: Checked, id: string, times: Times) => lowerThird(traced, id, times),
   stinger: ({ traced }: Checked, id: string, clip: string) => stinger(traced, id, clip),
+  /** The ways in which an overlay can be drawn, each tried. */
+  drawing: (checked: Checked, id: string) => drawingWays(checked, id) ?? [],
   /** The ways in which an overlay can be made, each tried. */
   schools: (checked: Checked, id: string) => schoolsOf(checked, id) ?? [],
 }

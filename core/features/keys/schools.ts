@@ -3,6 +3,7 @@ import { type Edit, own } from '#core/document'
 import { type Checked, type Tried, Draft, tryEdits } from '#core/propose'
 import { makesGraphics } from '#core/run'
 import { type Judged, bestSetting, judgedAt } from './judged'
+import { wordsOf } from './drawing'
 import { type Laid, allLaid } from './laid'
 import { byPair, setTo } from './mend'
 
@@ -31,8 +32,9 @@ export interface School {
   readonly boxes: number
   /** What it costs more than now, minor units of the plan's currency. */
   readonly minor: number
-  /** Findings that come with it, by name. */
+  /** Findings that come with it, by name; and what they say. */
   readonly adds: readonly string[]
+  readonly says: readonly string[]
 }
 
 /** What stands of an overlay's settings that another school has no use for. */
@@ -113,6 +115,7 @@ export function schoolsOf(checked: Checked, id: string): School[] | undefined {
         boxes: 0,
         minor: 0,
         adds: [],
+        says: [],
       }
       if (typeof found === 'string') return { ...none, edits: undefined, why: found }
       const tried = tryEdits(checked, found)
@@ -134,6 +137,7 @@ const grade = ({ lost, wordsLost }: School): number => Math.round(Math.max(lost 
 
 function measured({ checked, change, adds }: Tried, { id, node }: Laid, edits: readonly Edit[]) {
   const { traced } = checked
+  const brought = adds.filter(({ severity }) => severity !== 'N')
   const there = judgedAt(traced, id)
   const overlay = own(traced.plan.overlays, id)!
   const sources = new Set([overlay.fill, overlay.key])
@@ -146,6 +150,7 @@ function measured({ checked, change, adds }: Tried, { id, node }: Laid, edits: r
     keyers: allLaid(traced).find(one => one.id === id)?.keyers?.length ?? 0,
     boxes: edits.filter(edit => edit.do === 'add' && edit.collection === 'devices').length,
     minor: change.price ?? 0,
-    adds: adds.filter(({ severity }) => severity !== 'N').map(({ key }) => key),
+    adds: brought.map(({ key }) => key),
+    says: wordsOf(checked, brought),
   }
 }
