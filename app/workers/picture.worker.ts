@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink'
 import { ofSteps } from '#core/catalog'
 import type { Box } from '#core/document'
-import { bestScreen, graphicEntry, paintedBy } from '#core/features/keys'
+import { bestScreen, graphicEntry, paintedBy, partOf } from '#core/features/keys'
 import {
   ClipMeter,
   type Graphic,
@@ -21,7 +21,7 @@ import {
 } from '#core/picture'
 import { BadPicture, readPng, writePng } from '#shared/png'
 import { graphicNow, graphicOf } from './graphics'
-import type { Painter } from './protocol'
+import type { BenchAsked, Painter } from './protocol'
 import { drawnBy, filesIn, shownAs } from './sources'
 
 const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
@@ -29,12 +29,17 @@ const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
 const [STRIPE, OF] = [6, 10]
 const VIOLET = [185, 169, 232, 230] as const
 
+const holds = ({ x, y, w, h }: Box, across: number, down: number): boolean =>
+  across >= x && across < x + w && down >= y && down < y + h
+
 /** Stripes at the size of the picture where pixels of a graphic are marked. */
-function stripes(marked: Uint8Array, from: Graphic, { x, y, w, h }: Box, width: number, height: number) {
+function stripes(marked: Uint8Array, from: Graphic, { box = WHOLE, mask = WHOLE, width, height }: BenchAsked) {
+  const { x, y, w, h } = box
   const to = new Uint8ClampedArray(width * height * 4)
   for (let row = 0; row < height; row++)
     for (let column = 0; column < width; column++) {
       const [u, v] = [((column + 0.5) / width - x) / w, ((row + 0.5) / height - y) / h]
+      if (!holds(mask, (column + 0.5) / width, (row + 0.5) / height)) continue
       if (u < 0 || v < 0 || u >= 1 || v >= 1 || (column + row) % OF >= STRIPE) continue
       if (marked[Math.floor(v * from.height) * from.width + Math.floor(u * from.width)])
         to.set(VIOLET, (row * width + column) * 4)
@@ -68,6 +73,10 @@ const painter: Painter = {
   async entry(file, named, words) {
     const graphic = await graphicOf(file)
     return graphic && graphicEntry(graphic, { ...named, file }, words)
+  },
+  async part(file, part) {
+    const graphic = await graphicOf(file)
+    return graphic && partOf(graphic, part)
   },
   async clip(files, perSecond, told) {
     const meter = new ClipMeter(perSecond)
@@ -103,18 +112,19 @@ const painter: Painter = {
       }))
     )
   },
-  async bench(file, { keying, box = WHOLE, width, height, small: size }) {
+  async bench(file, asked) {
+    const { keying, small: size } = asked
     const graphic = await graphicOf(file)
     if (!graphic) return undefined
     const from = performance.now()
     if ('screen' in keying) {
-      const lost = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, box, width, height)
+      const lost = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, asked)
       const shot = shownAs(file, graphic, 'straight', ...size)
       const [comes, solid] = [shot.data.slice(), chromaMatte(shot, keying).data]
       return transfer({ lost, comes, solid, ms: performance.now() - from }, [lost.buffer, comes.buffer, solid.buffer])
     }
     const edge = fringe(graphic, keying)
-    const lost = stripes(lostPixels(meantOf(file, graphic), keying), graphic, box, width, height)
+    const lost = stripes(lostPixels(meantOf(file, graphic), keying), graphic, asked)
     const comes = shownAs(file, graphic, fillAs(keying), ...size).data.slice()
     const solid = solidityOf(shownAs(file, graphic, keying.way === 'linear' ? 'key' : 'on black', ...size), keying).data
     return transfer(

@@ -41,6 +41,8 @@ export interface BenchAsked {
   readonly keying: Keying | Chroma
   /** Where it lies, in shares of the picture; absent, over all of it. */
   readonly box?: Box
+  /** What a mask lets through of the picture; absent, all. */
+  readonly mask?: Box
   /** Of the picture, in pixels. */
   readonly width: number
   readonly height: number
@@ -78,6 +80,8 @@ export interface Painter {
     named: { readonly title: string; readonly order: number },
     words?: GraphicEntry['words'],
   ): Promise<GraphicEntry | undefined>
+  /** What was counted of a part of a picture; undefined where the server does not have it. */
+  part(file: string, part: Box): Promise<NonNullable<GraphicEntry['parts']>[string] | undefined>
   /**
    * What the pictures of a clip do, in the order in which they are given, or which of them is none; `told` hears how many
    * are done.

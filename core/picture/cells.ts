@@ -1,4 +1,5 @@
 import { type Graphic, meant } from './graphic'
+import type { Region } from './pixels'
 
 /**
  * Pixels of a graphic counted by brightness and by how solid they are meant to be: all that a key by brightness or by a
@@ -14,14 +15,6 @@ export interface Cells {
 /** Above so many cells how solid a pixel is, is told in steps of 16 codes; 0 and 255 stay by themselves. */
 const MOST_CELLS = 6000
 const STEP = 16
-
-/** A part of the picture in whole pixels. */
-export interface Region {
-  readonly left: number
-  readonly top: number
-  readonly right: number
-  readonly bottom: number
-}
 
 /** Counts a graphic, or parts of it; a pixel in two parts counts once. */
 export function cellsOf(graphic: Graphic, regions?: readonly Region[]): Cells {

@@ -1,4 +1,5 @@
-import { type Cells, type Region } from './cells'
+import type { Cells } from './cells'
+import type { Region } from './pixels'
 import { chromaBytes } from './fast'
 import { type Graphic, HOLE, meant } from './graphic'
 import { LIMITS, type Measured, WOBBLE, later } from './measure'

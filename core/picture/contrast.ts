@@ -1,4 +1,4 @@
-import type { Region } from './cells'
+import type { Region } from './pixels'
 import { type Graphic, meant } from './graphic'
 import { luma } from './key'
 

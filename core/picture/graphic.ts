@@ -1,5 +1,5 @@
 import { luma } from './key'
-import { type Colour, type Pixels, plain } from './pixels'
+import { type Colour, type Pixels, type Region, plain } from './pixels'
 
 /**
  * A graphic as its file has it: rows from the top, four bytes a pixel (red, green, blue, how solid), the colour not yet
@@ -105,6 +105,18 @@ export function seenTruth(picture: Pixels): { readonly truth: Uint8Array; readon
     if (p + width < truth.length) reach(p + width)
   }
   return { truth, ground }
+}
+
+/** A part of a graphic, which lies within it and has at least one pixel. */
+export function cropped({ width, height, data, opaque }: Graphic, { left, top, right, bottom }: Region): Graphic {
+  const [x, y] = [Math.min(left, width - 1), Math.min(top, height - 1)]
+  const [w, h] = [Math.max(1, Math.min(right, width) - x), Math.max(1, Math.min(bottom, height) - y)]
+  const to = new Uint8ClampedArray(w * h * 4)
+  for (let row = 0; row < h; row++) {
+    const at = ((y + row) * width + x) * 4
+    to.set(data.subarray(at, at + w * 4), row * w * 4)
+  }
+  return { width: w, height: h, data: to, opaque }
 }
 
 /** Codes by which a colour may lie above how solid it is and still be one over black: rounding. */

@@ -8,6 +8,14 @@ export interface Pixels {
   readonly data: Uint8ClampedArray
 }
 
+/** A part of the picture in whole pixels. */
+export interface Region {
+  readonly left: number
+  readonly top: number
+  readonly right: number
+  readonly bottom: number
+}
+
 export type Colour = readonly [red: number, green: number, blue: number]
 
 export const BLACK_COLOUR: Colour = [0, 0, 0]

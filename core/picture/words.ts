@@ -1,4 +1,4 @@
-import type { Region } from './cells'
+import type { Region } from './pixels'
 import { type Graphic, meant } from './graphic'
 
 /** Codes of brightness by which neighbours differ at the edge of a letter. */

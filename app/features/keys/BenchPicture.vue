@@ -133,6 +133,7 @@ const measure = inTurn(async () => {
       ? await usePainter().bench(file, {
           keying: { ...toRaw(keying) },
           ...(row.overlay.box ? { box: { ...row.overlay.box } } : {}),
+          ...(row.overlay.mask ? { mask: { ...row.overlay.mask } } : {}),
           width: w,
           height: h,
           small: props.matte ? [w, h] : THUMB,

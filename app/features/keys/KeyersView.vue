@@ -131,4 +131,9 @@ td {
   border-color: var(--chosen);
   border-left-color: var(--light);
 }
+@media (max-width: 1100px) {
+  .stage {
+    overflow: visible;
+  }
+}
 </style>

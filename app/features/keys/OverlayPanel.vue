@@ -8,6 +8,7 @@ import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
 import MacroPart from './MacroPart.vue'
+import { lay } from './masks'
 
 /** Where an overlay comes from, what cuts it out, where it lies and when it is used. */
 const props = defineProps<{ all: Overlays; row: OverlayRow }>()
@@ -73,28 +74,43 @@ function within({ x, y, w, h }: Box): Box {
 }
 function side(which: keyof Box, text: string): void {
   const box = props.row.overlay.box ?? WHOLE
-  set('box', within({ ...box, [which]: decimal(text) / 100 }), `${props.row.overlay.title}: ${text} %`)
+  void lay(
+    props.row.id,
+    'box',
+    within({ ...box, [which]: decimal(text) / 100 }),
+    `${props.row.overlay.title}: ${text} %`,
+  )
 }
 /** Moves the box by hundredths of the picture. */
 function nudge(dx: number, dy: number): void {
   const { box } = props.row.overlay
   if (!box) return
-  set('box', within({ ...box, x: box.x + dx / 100, y: box.y + dy / 100 }), `Move ${props.row.overlay.title}`)
+  void lay(
+    props.row.id,
+    'box',
+    within({ ...box, x: box.x + dx / 100, y: box.y + dy / 100 }),
+    `Move ${props.row.overlay.title}`,
+  )
 }
 const CORNER: Box = { x: 0.68, y: 0.06, w: 0.27, h: 0.27 }
 function toggleBox(): void {
   const { box } = props.row.overlay
-  set('box', box ? undefined : CORNER, box ? 'Over the whole picture' : 'In a box')
+  void lay(props.row.id, 'box', box ? undefined : CORNER, box ? 'Over the whole picture' : 'In a box')
 }
 function maskSide(which: keyof Box, text: string): void {
   const mask = props.row.overlay.mask ?? WHOLE
-  set('mask', within({ ...mask, [which]: decimal(text) / 100 }), `Mask of ${props.row.overlay.title}: ${text} %`)
+  void lay(
+    props.row.id,
+    'mask',
+    within({ ...mask, [which]: decimal(text) / 100 }),
+    `Mask of ${props.row.overlay.title}: ${text} %`,
+  )
 }
 /** The lower third is what is let through of most. */
 const LOWER: Box = { x: 0, y: 0.6, w: 1, h: 0.4 }
 function toggleMask(): void {
   const { mask, title: name } = props.row.overlay
-  set('mask', mask ? undefined : LOWER, mask ? `No mask on ${name}` : `A mask on ${name}`)
+  void lay(props.row.id, 'mask', mask ? undefined : LOWER, mask ? `No mask on ${name}` : `A mask on ${name}`)
 }
 function inSegment(id: string): void {
   const { overlay } = props.row

@@ -44,6 +44,13 @@ export interface Graphic {
   readonly hues?: string
   readonly wordHues?: string
   readonly words?: Readonly<Record<string, WordBox>>
+  /**
+   * The same of parts that masks let through, by left, top, width and height in ten-thousandths of it; absent, nobody
+   * counted them.
+   */
+  readonly parts?: Readonly<
+    Record<string, { readonly cells?: string; readonly hues?: string; readonly ground?: readonly number[] }>
+  >
 }
 
 const colour = (n: number) => listOf(whole(0, 255), n, n)
@@ -68,6 +75,7 @@ export const graphics = collection<Graphic>({
     wordCells: CELLS,
     hues: CELLS,
     wordHues: CELLS,
+    parts: mapOf(object([], { cells: CELLS, hues: CELLS, ground: colour(3) }), 16),
     words: mapOf(
       object(['x', 'y', 'w', 'h'], {
         x: number(0, 1),

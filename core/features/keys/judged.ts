@@ -37,6 +37,7 @@ import {
   summed,
 } from '#core/picture'
 import { type Laid, allLaid } from './laid'
+import { asMasked } from './masked'
 
 /** An overlay whose graphic is in the plan, with what its key makes of it. */
 export interface Judged {
@@ -122,7 +123,7 @@ const PERCENTS: KeyScale = { steps: 100, shows: 'percent' }
 
 function judge(traced: Traced, laid: Laid): Judged[] {
   const { id, overlay, node, input } = laid
-  const graphics = graphicsOf(traced.plan, overlay)
+  const graphics = graphicsOf(traced.plan, overlay).map(one => asMasked(one, overlay))
   if (graphics.length === 0) return []
   const together = asOne(graphics)
   const scale = node ? keyScaleOf(node.model) : PERCENTS

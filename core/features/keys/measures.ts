@@ -2,6 +2,7 @@ import type { Cut, GraphicEntry } from '#core/document'
 import { LIMITS, measured, readCells } from '#core/picture'
 import { figure, percent } from '#core/words'
 import { contrastOf, contrastOn, paintedBy, standing, wayOf, wordsOf } from './judged'
+import { isUncounted } from './masked'
 import type { OverlayRow } from './overlays'
 
 /** One measure in words. */
@@ -79,6 +80,9 @@ function onPixels(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number
       now: share(found.lost),
       good: percent(0),
       bad: (found.lost ?? 0) > LIMITS.lost,
+      ...(isUncounted(graphic, row.overlay)
+        ? { why: 'counted over all of it: set the mask once more to have its part counted' }
+        : {}),
       ...(found.lostWithHoles === undefined
         ? {}
         : {

@@ -4,6 +4,7 @@ import { Draft, type Proposal, rule } from '#core/propose'
 import type { Traced } from '#core/chain'
 import { percent } from '#core/words'
 import { type Judged, firstsOf, judgedOf, standing, wordsOf } from '../judged'
+import { through } from '../masked'
 import { without } from '../offers'
 
 export const wordsOutside = rule({
@@ -19,6 +20,11 @@ export const wordsOutside = rule({
       apart: true,
       says: 'Words of {overlay} stand outside of its mask: they are cut away.',
     },
+    nothing: {
+      severity: 'Q',
+      apart: true,
+      says: 'Nothing of {overlay} comes through its mask: it is never seen.',
+    },
     small: {
       severity: 'Q',
       apart: true,
@@ -26,7 +32,7 @@ export const wordsOutside = rule({
     },
   },
   find: (traced, say) =>
-    (['outside', 'masked', 'small'] as const).flatMap(what =>
+    (['outside', 'masked', 'nothing', 'small'] as const).flatMap(what =>
       firstsOf(traced, FAULTS[what]).map(judged =>
         say(
           what,
@@ -39,7 +45,7 @@ export const wordsOutside = rule({
     const what = says as keyof typeof FAULTS
     const judged = judgedOf(traced, at, FAULTS[what])
     if (!judged) return []
-    const mend = { outside: inside, masked: unmasked, small: whole }[what]
+    const mend = { outside: inside, masked: unmasked, nothing: opened, small: whole }[what]
     return [...mend(traced, judged), without(traced, judged.laid)]
   },
 })
@@ -57,7 +63,7 @@ function isOutside({ laid: { overlay }, graphic }: Judged): boolean {
 
 function isMasked({ laid: { overlay }, graphic }: Judged): boolean {
   const { mask } = overlay
-  if (!mask) return false
+  if (!mask || through(overlay) === 'nothing') return false
   return wordsOf(graphic).some(([, word]) => {
     const { x, y, w, h } = standing(overlay, word)
     return (
@@ -67,7 +73,8 @@ function isMasked({ laid: { overlay }, graphic }: Judged): boolean {
 }
 
 const isSmall = (judged: Judged): boolean => (leastLetters(judged) ?? 1) < LIMITS.letters
-const FAULTS = { outside: isOutside, masked: isMasked, small: isSmall }
+const isNothing = ({ laid: { overlay } }: Judged): boolean => through(overlay) === 'nothing'
+const FAULTS = { outside: isOutside, masked: isMasked, nothing: isNothing, small: isSmall }
 
 /** The mask as large as the words need, or gone. */
 function unmasked({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged): Proposal[] {
@@ -85,6 +92,20 @@ function unmasked({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged):
   return [
     { title: `Let the words of ${overlay.title} through its mask`.slice(0, 120), edits: larger.edits },
     { title: `Take the mask off ${overlay.title}`.slice(0, 120), edits: gone.edits },
+  ]
+}
+
+/** No mask, or one over the part of the picture in which it lies. */
+function opened({ plan }: Traced, { id, laid: { overlay } }: Judged): Proposal[] {
+  const over = new Draft(plan)
+  if (overlay.box) over.set(['overlays', id, 'mask'], overlay.box)
+  const gone = new Draft(plan)
+  gone.set(['overlays', id, 'mask'])
+  return [
+    { title: `Take the mask off ${overlay.title}`.slice(0, 120), edits: gone.edits },
+    ...(overlay.box
+      ? [{ title: `Lay the mask of ${overlay.title} where it stands`.slice(0, 120), edits: over.edits }]
+      : []),
   ]
 }
 
