@@ -195,6 +195,20 @@ test('measures contrast over photographs that are given, and names the worst', a
   await expect(seen).toContainText('least over dusk, of 1')
   await press(page, 'Control+z')
   await expect(seen).toContainText('of 2')
+  // The pictures of a clip, in the order of their numbers: each is a moment; what is no picture is left out and named.
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: /^give a photograph/ }).click()
+  await (
+    await chooser
+  ).setFiles([
+    ...[10, 9, 8].map(n => file(`walk-${n}.png`, grey(20 * n))),
+    file('walk-7.png', new TextEncoder().encode('no picture')),
+  ])
+  await expect(page.getByText(/^1 of 4 were not taken/)).toBeVisible()
+  await expect(page.getByText(/^over .*, walk-8$/)).toBeVisible()
+  await expect(seen).toContainText('of 5')
+  await page.getByRole('button', { name: 'all 5' }).click()
+  await expect(seen).toBeHidden()
   await saved(page)
 })
 

@@ -206,12 +206,9 @@ const {
 )
 
 // --- what it lies over ---
-const { under, count: views, next: nextView, give, drop } = useUnder(() => props.row, busy)
-const photoDialog = useFileDialog({ accept: TAKEN, multiple: false, reset: true })
-photoDialog.onChange(files => {
-  const [file] = files ?? []
-  if (file) void give(file)
-})
+const { under, count: views, given: photographs, next: nextView, give, drop } = useUnder(() => props.row, busy)
+const photoDialog = useFileDialog({ accept: TAKEN, multiple: true, reset: true })
+photoDialog.onChange(files => void give([...(files ?? [])]))
 
 // --- pictures that come in ---
 const setDialog = useFileDialog({ accept: TAKEN, multiple: true, reset: true })
@@ -337,7 +334,10 @@ defineExpose({ press, asking })
           >
             photograph <span class="key">G</span>
           </button>
-          <button v-if="under?.photograph && !matte" type="button" class="link" @click="drop">take it out</button>
+          <button v-if="under?.photograph && !matte" type="button" class="link" @click="drop()">take it out</button>
+          <button v-if="under?.photograph && photographs > 1 && !matte" type="button" class="link" @click="drop(true)">
+            all {{ photographs }}
+          </button>
           <button type="button" class="link" @click="shown = !shown">
             {{ shown ? 'without it' : 'with it' }} <span class="key">Space</span>
           </button>

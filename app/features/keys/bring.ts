@@ -115,3 +115,7 @@ export async function bringIn(file: File): Promise<string> {
   if (wrong !== undefined) throw new Unusable(`${file.name}: ${wrong}`)
   return keep(png)
 }
+
+/** Files in the order of their names, numbers in them as numbers. */
+export const byName = (files: readonly File[]): File[] =>
+  files.toSorted((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }))

@@ -15,7 +15,7 @@ import { type OverlayRow, unshared } from '#core/features/keys'
 import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
 import { usePainter } from '~/workers/painter'
-import { Unusable, bringIn } from './bring'
+import { Unusable, bringIn, byName } from './bring'
 import { countedPart } from './masks'
 
 interface Got {
@@ -68,8 +68,7 @@ async function measured(files: readonly File[], plan: Plan, overlay: Overlay, to
   const refused: string[] = []
   const found: { id: string; value: GraphicEntry }[] = []
   const taken = { ...plan.graphics }
-  const sorted = files.toSorted((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }))
-  for (const [i, file] of sorted.entries()) {
+  for (const [i, file] of byName(files).entries()) {
     told(`Measuring ${file.name}, ${i + 1} of ${files.length} \u2026`)
     try {
       const title = titleOf(file)

@@ -9,7 +9,10 @@ export const screen: Screen = {
     { key: '\u2191\u2193', words: 'choose an overlay', foot: 'overlay' },
     { key: 'Space', words: 'show it, or the picture without it', foot: 'on and off' },
     { key: 'P', words: 'lay it over another picture', foot: 'other picture' },
-    { key: 'G', words: 'give a photograph of what it lies over: contrast is measured over it' },
+    {
+      key: 'G',
+      words: 'give photographs, or the pictures of a clip, of what it lies over: contrast is measured over each',
+    },
     { key: 'D', words: 'bring the real picture in: PNG, JPEG or SVG', foot: 'bring a picture' },
     {
       key: '\u2190\u2192',
