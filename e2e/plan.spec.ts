@@ -1,4 +1,28 @@
-import { add, expect, expectAccessible, lane, newShow, openCopy, openShow, test, verdict } from './walk'
+import { add, expect, expectAccessible, lane, newShow, openCopy, openShow, saved, test, verdict } from './walk'
+
+test('says what cables cross, tells of those that nothing is over, and mends it', async ({ page }) => {
+  await openCopy(page, 'Paper Mill Lectures, unwired', 'kit')
+  await page
+    .getByRole('tab', { name: 'Places' })
+    .or(page.getByRole('button', { name: 'Places' }))
+    .first()
+    .click()
+  const part = page.getByRole('region', { name: 'What the cables cross' })
+  await expect(part.getByLabel('What is over the cables from desk to stage')).toHaveValue('ramp')
+  // An escape way stays clear: a ramp is not offered there.
+  await expect(part.getByLabel('What is over the cables from desk to foyer').locator('option')).toHaveText([
+    'nothing over the cables',
+    'overhead, on rated hardware with a second bond',
+  ])
+  await part.getByLabel('A way that crosses one that people walk').selectOption({ label: 'balcony to desk' })
+  await part.getByLabel('What is over the cables from balcony to desk').selectOption('tape')
+  await expect(part.getByLabel('What balcony to desk crosses')).toHaveValue('walkway')
+  await part.getByLabel('What balcony to desk crosses').selectOption('escape')
+  await expect(part.getByLabel('What is over the cables from balcony to desk')).toHaveValue('')
+  await part.getByLabel('What balcony to desk crosses').selectOption('')
+  await expect(part.getByLabel('What balcony to desk crosses')).toBeHidden()
+  await saved(page)
+})
 
 test('plans three sources from nothing to all lit, by mouse', async ({ page }) => {
   await newShow(page, 'By mouse')

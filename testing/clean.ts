@@ -690,6 +690,20 @@ export const CLEAN: Readonly<Record<string, Plan>> = {
       k: 'ctl.network > mx.control control-network 5',
     },
   }),
+  'cables under a ramp where people walk, and overhead at an escape way': plan({
+    devices: {
+      cam: { model: 'camera-box-hdmi', place: 'Hall', ports: { hdmi: { format: fmt('1080p59.94') } } },
+      main: { model: 'switcher-4-strict', place: 'Desk', standard: fmt('1080p59.94') },
+      scr: { model: 'screen', place: 'Foyer' },
+    },
+    links: { a: 'cam.hdmi > main.in-1 hdmi-active', b: 'main.out-1 > scr.in hdmi-active' },
+    distances: {
+      way: { between: ['Desk', 'Hall'], m: 12, crosses: 'walkway', kept: 'ramp' },
+      out: { between: ['Desk', 'Foyer'], m: 14, crosses: 'escape', kept: 'overhead' },
+      // No cable goes along it.
+      other: { between: ['Hall', 'Foyer'], m: 40, crosses: 'walkway' },
+    },
+  }),
   'one radio sender, two receivers': plan({
     devices: {
       cam: 'camera-box-hdmi 1080p59.94',

@@ -44,6 +44,7 @@ export {
 } from './collections/overlays'
 export type { Graphic as GraphicEntry, Photograph as PhotographEntry, WordBox } from '../features/keys/collection'
 export type { Segment } from './collections/segments'
+export { CROSSES, CROSSINGS, type Distance, KEPT_WORDS, keptFrom } from './collections/distances'
 export type { Want } from './collections/wants'
 export { type Edit, type Transaction, type ValueAt, applyEdits, checkTransaction, setEdit, transactionId } from './edit'
 export { freshId, slug } from './ids'

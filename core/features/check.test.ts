@@ -73,6 +73,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   L04: 'D',
   L05: 'Q',
   L06: 'D',
+  L07: 'H',
   L08: 'R',
   L09: 'R',
   O01: 'D',

@@ -4,6 +4,7 @@ import { ROLES, ROLE_WORDS } from '#core/catalog'
 import { type Edit, WITHIN_PLACE_M, completePlan, freshId, setEdit, slug } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { lengthText } from '#core/words'
+import CrossingsPart from './CrossingsPart.vue'
 
 import { toMetres, toTyped, useUnits } from '~/shell/look'
 import { usePlanStore } from '~/plan/store'
@@ -161,6 +162,7 @@ function down(event: KeyboardEvent): void {
           </table>
         </div>
         <p class="small quiet">In {{ units.length === 'ft' ? 'feet' : 'metres' }}.</p>
+        <CrossingsPart :distances="plan.distances" />
       </template>
     </section>
   </div>

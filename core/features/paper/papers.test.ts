@@ -39,6 +39,13 @@ describe('papers', () => {
       for (const { type, piece } of rows) if (/^[\d.]/.test(piece!)) expect(shown).toContain(`${type} ${piece}`)
     }
   })
+  it('say how a cable lies where it crosses a way that people walk', () => {
+    const crossed = check(CLEAN['cables under a ramp where people walk, and overhead at an escape way']!)
+    expect(paper('cables', metres, crossed).rows.map(({ note }) => note)).toEqual([
+      'crosses a way that people walk: under a ramp',
+      'crosses an escape way: overhead, on rated hardware with a second bond',
+    ])
+  })
   it('label both ends of a cable with the number and the other end', () => {
     // 60 m of route: 6 m of slack make 66 m, and the next piece is 75 m.
     expect(paper('cables').rows[0]).toMatchObject({

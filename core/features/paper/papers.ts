@@ -1,8 +1,18 @@
 import type { Paper } from '#core/kernel'
 import type { CableModel } from '#core/cable'
 import { ROLES, carriesPicture, portsOf } from '#core/catalog'
-import { type DeviceNode, type Wire, gathers, isSwitcher, lengthOf, openingOf, socketName } from '#core/chain'
-import { own } from '#core/document'
+import {
+  type DeviceNode,
+  type Traced,
+  type Wire,
+  gathers,
+  isSwitcher,
+  lengthOf,
+  openingOf,
+  placeOf,
+  socketName,
+} from '#core/chain'
+import { CROSSES, KEPT_WORDS, own } from '#core/document'
 import type { Checked } from '#core/propose'
 import { formatLabel } from '#core/signal'
 import { type Units, lengthText, listWords } from '#core/words'
@@ -56,7 +66,7 @@ export function cableSchedule(checked: Checked, units: Units): Paper {
       adapters: adapters.join('; '),
       near: `${number} to ${shortName(to)}`,
       far: `${number} from ${shortName(from)}`,
-      note: link.note ?? '',
+      note: [link.note ?? '', crossingOf(checked.traced, { from, to })].filter(Boolean).join('; '),
     }
   })
   return {
@@ -77,6 +87,16 @@ export function cableSchedule(checked: Checked, units: Units): Paper {
     ],
     rows,
   }
+}
+
+/** How a cable lies where its way crosses one that people walk. */
+function crossingOf({ plan, chain }: Traced, { from, to }: Pick<Wire, 'from' | 'to'>): string {
+  const ends = [from, to].map(end => end && placeOf(chain, end))
+  const way = Object.values(plan.distances).find(
+    ({ between: [a, b] }) => (a === ends[0] && b === ends[1]) || (a === ends[1] && b === ends[0]),
+  )
+  if (!way?.crosses) return ''
+  return `crosses ${CROSSES[way.crosses]}: ${way.kept ? KEPT_WORDS[way.kept] : 'nothing is over it yet'}`
 }
 
 /** A switcher's input by its number and label, anything else by its name. */

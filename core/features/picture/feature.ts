@@ -6,6 +6,7 @@ import { MEASURES } from './measures'
 import { cableTurned } from './rules/cable-turned'
 import { classExceeded } from './rules/class-exceeded'
 import { coaxTooLong } from './rules/coax-too-long'
+import { crossing } from './rules/crossing'
 import { division } from './rules/division'
 import { doubleInput } from './rules/double-input'
 import { doubleOutput } from './rules/double-output'
@@ -76,6 +77,7 @@ export const picture = feature({
     looseRun,
     cableTurned,
     noRelief,
+    crossing,
     tooShort,
     hdmiTooLong,
     coaxTooLong,
