@@ -1,4 +1,38 @@
-import { add, expect, expectAccessible, lane, newShow, openCopy, openShow, saved, test, verdict } from './walk'
+import { add, expect, expectAccessible, lane, newShow, openCopy, openShow, press, saved, test, verdict } from './walk'
+
+test('holds fixed addresses against what the network of the house gives out', async ({ page }) => {
+  await openCopy(page, 'Harbour Robotics Cup', 'kit')
+  await page.getByRole('option', { name: /^Stream encoder/ }).click()
+  const address = page.getByLabel('Network address with its prefix')
+  await address.fill('192.168.10.120/24')
+  await address.press('Enter')
+  await page.getByText('Places', { exact: true }).click()
+  const network = page.getByRole('region', { name: 'The network of the house' })
+  const first = network.getByLabel('First address that is given out')
+  await first.fill('192.168.10.300/24')
+  await first.press('Enter')
+  await expect(page.getByText(/four figures up to 255/).first()).toBeVisible()
+  await first.fill('192.168.10.100/24')
+  await first.press('Enter')
+  await expect(network.getByLabel('Last address that is given out')).toHaveValue('192.168.10.100/24')
+  await network.getByLabel('Last address that is given out').fill('192.168.10.199/24')
+  await network.getByLabel('Last address that is given out').press('Enter')
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeHidden()
+  await page.getByRole('heading', { name: 'The network of the house' }).click()
+  await press(page, 'n')
+  await page
+    .getByRole('option', { name: /^Give .* 192\.168\.10\.1\/24/ })
+    .first()
+    .click()
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeVisible()
+  // The way out of the house on another subnet: the stream does not get out.
+  await page.goto(page.url().replace(/\/main\/.*/, '/main/kit'))
+  await page.getByText('Places', { exact: true }).click()
+  await network.getByLabel('Way out of the network').fill('10.0.0.1/24')
+  await network.getByLabel('Way out of the network').press('Enter')
+  await expect(page.getByText('nothing dark, nothing at risk')).toBeHidden()
+  await saved(page)
+})
 
 test('says what cables cross, tells of those that nothing is over, and mends it', async ({ page }) => {
   await openCopy(page, 'Paper Mill Lectures, unwired', 'kit')

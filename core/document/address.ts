@@ -8,6 +8,10 @@ export interface Address {
 
 export const ADDRESS = '^[0-9]{1,3}(\\.[0-9]{1,3}){3}/[0-9]{1,2}$'
 
+const OCTET = '(25[0-5]|2[0-4][0-9]|1?[0-9]?[0-9])'
+/** The same with figures that are all in their range. */
+export const STRICT_ADDRESS = `^${OCTET}(\\.${OCTET}){3}/([89]|[12][0-9]|30)$`
+
 /** Reads an address; undefined where a figure is out of its range. */
 export function parseAddress(text: string): Address | undefined {
   if (!new RegExp(ADDRESS).test(text)) return undefined
@@ -39,9 +43,9 @@ export const isReservedAddress = (address: Address): boolean => {
 }
 
 /** The lowest address of a subnet that nobody has; undefined where it is full. */
-export function nextFree(like: Address, taken: ReadonlySet<number>): Address | undefined {
+export function nextFree(like: Address, isTaken: (ip: number) => boolean): Address | undefined {
   const first = subnetOf(like)
   for (let host = 1; host < Math.min(sizeOf(like.prefix) - 1, 65_536); host++)
-    if (!taken.has(first + host)) return { ip: first + host, prefix: like.prefix }
+    if (!isTaken(first + host)) return { ip: first + host, prefix: like.prefix }
   return undefined
 }

@@ -1,5 +1,6 @@
 import { CABLE_SCHOOLS, type CableSchool } from '#core/cable'
-import { number, object, oneOf, ref, whole } from '#core/kernel'
+import { listOf, number, object, oneOf, ref, whole } from '#core/kernel'
+import { STRICT_ADDRESS } from './address'
 import { MAINS_IDS, type MainsId, type VideoFormat } from '#core/signal'
 
 export const LENGTH_UNITS = ['m', 'ft'] as const
@@ -49,6 +50,11 @@ export interface Brief {
   readonly testStream?: string
   /** How much more than is sent an uplink must carry: half as much again, or twice; usual where absent. */
   readonly headroom?: (typeof HEADROOMS)[number]
+  /**
+   * The network of the house, addresses with their prefix: the way out of it, and the first and the last address that it
+   * gives out by itself; absent, nobody said.
+   */
+  readonly network?: { readonly gateway?: string; readonly pool?: readonly [string, string] }
   /** How cold it is where batteries work, degrees Celsius; absent, 20 and above. */
   readonly coldC?: number
   /** People travel to the show by air, with the batteries. */
@@ -69,6 +75,8 @@ export interface Brief {
   readonly currency?: string
 }
 
+const HOST = { type: 'string', pattern: STRICT_ADDRESS }
+
 export const briefSchema = object([], {
   place: ref('title'),
   date: ref('date'),
@@ -86,6 +94,7 @@ export const briefSchema = object([], {
   crew: whole(0, 999),
   copies: whole(0, 9),
   headroom: oneOf(HEADROOMS),
+  network: object([], { gateway: HOST, pool: listOf(HOST, 2, 2) }, { minProperties: 1 }),
   coldC: number(-40, 50),
   flies: { const: true },
   stays: { const: true },

@@ -93,11 +93,12 @@ const LIMIT_WORDS = {
   'sleep': 'goes to sleep',
   'recording': 'stops recording',
 } as const
-/** Has a socket of the network, for control or for its picture. */
-const networked = computed(() =>
-  Object.values(model.value.ports).some(
-    ({ carries, connector }) => connector === '8p8c' && (carries === 'control' || carries === 'network'),
-  ),
+/** Has a socket of the network, for control or for its picture; or sends over a line of the house. */
+const networked = computed(
+  () =>
+    Object.values(model.value.ports).some(
+      ({ carries, connector }) => connector === '8p8c' && (carries === 'control' || carries === 'network'),
+    ) || Object.values(plan.value.uplinks).some(({ encoders = {} }) => Object.hasOwn(encoders, props.deviceId)),
 )
 const addressSchema = string()
   .trim()
@@ -358,6 +359,14 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
               value => set(['address'], value, value ? `${device.name} to ${value}` : `No address for ${device.name}`)
             "
           />
+          <label class="check"
+            ><input
+              type="checkbox"
+              :checked="device.leased === true"
+              @change="set(['leased'], ticked($event), `${device.name} gets its address by itself`)"
+            />
+            {{ device.address ? 'kept for it by the network' : 'given by the network' }}</label
+          >
         </dd>
       </template>
       <RadioPart v-if="model.kind === 'radio'" :device-id="deviceId" :device :model />

@@ -5,6 +5,7 @@ import { type Edit, WITHIN_PLACE_M, completePlan, freshId, setEdit, slug } from 
 import { placesOf } from '#core/features/continuity'
 import { lengthText } from '#core/words'
 import CrossingsPart from './CrossingsPart.vue'
+import NetworkPart from './NetworkPart.vue'
 
 import { toMetres, toTyped, useUnits } from '~/shell/look'
 import { usePlanStore } from '~/plan/store'
@@ -164,6 +165,7 @@ function down(event: KeyboardEvent): void {
         <p class="small quiet">In {{ units.length === 'ft' ? 'feet' : 'metres' }}.</p>
         <CrossingsPart :distances="plan.distances" />
       </template>
+      <NetworkPart :network="plan.brief.network" />
     </section>
   </div>
 </template>

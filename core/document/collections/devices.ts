@@ -82,6 +82,8 @@ export interface Device {
   readonly short?: string
   /** Its fixed network address, IPv4 with the length of the prefix; absent, nobody said. */
   readonly address?: string
+  /** The network gives it an address by itself; with one said it is the one that is kept for it. */
+  readonly leased?: true
   readonly note?: string
 }
 
@@ -214,6 +216,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     call: whole(1, 99),
     short: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,8}$' },
     address: { type: 'string', pattern: ADDRESS },
+    leased: said,
     note: ref('note'),
     ports: { ...mapOf(portSetting, 200), minProperties: 1 },
   }),

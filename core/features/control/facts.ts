@@ -1,5 +1,13 @@
 import { type DeviceNode, type Traced, socketKey, takesAnyEnd } from '#core/chain'
-import { type Address, addressText, areTogether, isReservedAddress, nextFree, parseAddress } from '#core/document'
+import {
+  type Address,
+  type Plan,
+  addressText,
+  areTogether,
+  isReservedAddress,
+  nextFree,
+  parseAddress,
+} from '#core/document'
 import { Draft, type Proposal } from '#core/propose'
 import { type Surface, portsOf } from '#core/catalog'
 import { fact } from '#core/kernel'
@@ -146,10 +154,64 @@ export function astray(traced: Traced): { readonly one: Addressed; readonly cont
 export const reserved = (traced: Traced): Addressed[] =>
   addressed(traced).filter(({ address }) => isReservedAddress(address))
 
+/** What the network of the house gives out by itself; undefined until somebody says it. */
+export function poolOf({ brief }: Pick<Plan, 'brief'>): { readonly first: number; readonly last: number } | undefined {
+  const [a, b] = (brief.network?.pool ?? []).map(parseAddress)
+  return a && b && { first: Math.min(a.ip, b.ip), last: Math.max(a.ip, b.ip) }
+}
+export const gatewayOf = ({ brief }: Pick<Plan, 'brief'>): Address | undefined =>
+  brief.network?.gateway === undefined ? undefined : parseAddress(brief.network.gateway)
+
+/** Devices with a fixed address among those that are given out; one that is kept for a device is none. */
+export function pooled(traced: Traced): Addressed[] {
+  const pool = poolOf(traced.plan)
+  if (!pool) return []
+  return addressed(traced).filter(
+    ({ node, address }) => !node.device.leased && address.ip >= pool.first && address.ip <= pool.last,
+  )
+}
+
+/** Devices that send over a line and do not find the way out of the house. */
+export function outside(traced: Traced): { readonly one: Addressed; readonly line: string }[] {
+  const gateway = gatewayOf(traced.plan)
+  if (!gateway) return []
+  return addressed(traced).flatMap(one => {
+    const line = Object.values(traced.plan.uplinks).find(({ encoders = {} }) => Object.hasOwn(encoders, one.node.id))
+    return line && !areTogether(one.address, gateway) ? [{ one, line: line.title }] : []
+  })
+}
+
+/** A device whose address nobody knows, who calls it, and an address of the subnet in which it would be found. */
+export interface Leased {
+  readonly node: DeviceNode
+  readonly controller: DeviceNode
+  readonly like: Address | undefined
+}
+
+/** Devices that get their address by themselves and are called by one: by a controller that their network leads to. */
+export function leased(traced: Traced): Leased[] {
+  const nodes = [...traced.chain.nodes.values()]
+  const reach = controlReach(traced)
+  const known = addressed(traced)
+  return nodes.flatMap((node): Leased[] => {
+    const { leased: byItself, address } = node.device
+    if (!byItself || address !== undefined || node.model.kind === 'controller') return []
+    const controller = nodes.find(other => other.model.kind === 'controller' && reach.from(other.id).has(node.id))
+    if (!controller) return []
+    const like = known.find(one => one.node === controller) ?? known.find(one => reach.from(node.id).has(one.node.id))
+    return [{ node, controller, like: like?.address }]
+  })
+}
+
 /** The next free address of a subnet for a device. */
 export function readdressed(traced: Traced, { node }: Addressed, like: Address): Proposal[] {
-  const taken = new Set(addressed(traced).map(({ address }) => address.ip))
-  const free = nextFree(like, taken)
+  const pool = poolOf(traced.plan)
+  const isTaken = (ip: number) => taken.has(ip) || (pool !== undefined && ip >= pool.first && ip <= pool.last)
+  const taken = new Set([
+    ...addressed(traced).map(({ address }) => address.ip),
+    ...(gatewayOf(traced.plan) ? [gatewayOf(traced.plan)!.ip] : []),
+  ])
+  const free = nextFree(like, isTaken)
   if (!free) return []
   const draft = new Draft(traced.plan)
   draft.set(['devices', node.id, 'address'], addressText(free))

@@ -1,12 +1,25 @@
 import { feature } from '#core/propose'
 import { addressApart } from './rules/address-apart'
+import { addressPooled } from './rules/address-pooled'
 import { addressReserved } from './rules/address-reserved'
 import { addressTwice } from './rules/address-twice'
+import { addressUnknown } from './rules/address-unknown'
 import { ethernetTooLong } from './rules/ethernet-too-long'
 import { noControl } from './rules/no-control'
+import { noWayOut } from './rules/no-way-out'
 import { usbTooLong } from './rules/usb-too-long'
 
 export const control = feature({
   id: 'control',
-  rules: [noControl, ethernetTooLong, usbTooLong, addressTwice, addressApart, addressReserved],
+  rules: [
+    noControl,
+    ethernetTooLong,
+    usbTooLong,
+    addressTwice,
+    addressApart,
+    addressReserved,
+    addressPooled,
+    noWayOut,
+    addressUnknown,
+  ],
 })
