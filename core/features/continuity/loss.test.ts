@@ -187,6 +187,9 @@ function reached({ devices, links, models }: Plan, lost: Loss): Set<string> {
     const size = lit.size
     for (const [id, { from, to }] of Object.entries(links)) {
       if (!from || !to || (lost.of === 'link' && lost.id === id) || gone(from.device) || gone(to.device)) continue
+      // A radio link gives nothing where its receiver is gone.
+      const receiver = devices[from.device]!.ports?.[from.port]?.receiver
+      if (receiver !== undefined && gone(receiver)) continue
       const model = models[devices[from.device]!.model]!
       const gives =
         model.role === 'source' ||
