@@ -22,6 +22,8 @@ const props = defineProps<{
   /** The keys that apply to what is chosen. */
   keys?: readonly FootKey[]
   footName?: string | undefined
+  /** Which of its views is open. */
+  view?: string
   commands?: readonly Command[]
   /** A dialog of the screen's own is open: its keys go first. */
   busy?: boolean
@@ -224,7 +226,7 @@ function name(text: string): void {
       <VerdictBar class="no-print" @next="toFinding()" @severity="toFinding" @figure="go" />
       <ScreenRow :screen="here" :base="base"><slot name="controls" /></ScreenRow>
       <slot />
-      <KeyFoot class="no-print" :name="footName" :keys="keys ?? footOf(here)" />
+      <KeyFoot class="no-print" :name="footName" :keys="keys ?? footOf(here, view)" />
     </template>
     <div v-else class="empty" role="status">
       <template v-if="store.state === 'loading'"><p class="quiet">Opening the plan …</p></template>

@@ -17,6 +17,8 @@ export interface Action {
   readonly words: string
   /** The same in two words, where it stands in the foot. */
   readonly foot?: string
+  /** The views of the screen on which it does so; absent, all. */
+  readonly on?: readonly string[]
 }
 
 export interface Screen {
@@ -43,6 +45,8 @@ export const EVERYWHERE: readonly Action[] = [
 
 export type FootKey = readonly [key: string, what: string]
 
-/** The keys of a screen as the foot tells them, its own first. */
-export const footOf = ({ actions }: Pick<Screen, 'actions'>): FootKey[] =>
-  [...actions, ...EVERYWHERE].flatMap(({ key, foot }): FootKey[] => (foot === undefined ? [] : [[key, foot]]))
+/** The keys of a screen, or of one of its views, as the foot tells them, its own first. */
+export const footOf = ({ actions }: Pick<Screen, 'actions'>, view?: string): FootKey[] =>
+  [...actions, ...EVERYWHERE].flatMap(({ key, foot, on }): FootKey[] =>
+    foot === undefined || (on && view !== undefined && !on.includes(view)) ? [] : [[key, foot]],
+  )

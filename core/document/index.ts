@@ -47,6 +47,7 @@ export type { Segment } from './collections/segments'
 export { CROSSES, CROSSINGS, type Distance, KEPT_WORDS, keptFrom } from './collections/distances'
 export type { Want } from './collections/wants'
 export { type Edit, type Transaction, type ValueAt, applyEdits, checkTransaction, setEdit, transactionId } from './edit'
+export { copiedDevice } from './copy'
 export { freshId, slug } from './ids'
 export { MAX_FILE_BYTES, migratePlan, nestedBeyond, openFile, openPlan } from './open'
 export {

@@ -126,6 +126,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   N05: 'R',
   N06: 'R',
   N13: 'D',
+  N15: 'R',
   N16: 'R',
   N17: 'R',
   // Asked, where nothing says whether a recording is wanted.

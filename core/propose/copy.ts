@@ -1,6 +1,6 @@
 import { portsOf } from '#core/catalog'
 import { type DeviceNode, type Run, type Socket, type Traced, isSwitcher } from '#core/chain'
-import { type LinkEnd, own } from '#core/document'
+import { type LinkEnd, copiedDevice, own } from '#core/document'
 import { Draft } from './draft'
 import { freeSockets, setFormat } from './offers'
 import type { Proposal } from './rule'
@@ -69,7 +69,10 @@ function layAgain({ chain }: Traced, draft: Draft, run: Run, source: DeviceNode,
     const there = twins.get(end.device)
     if (there !== undefined) return { device: there, port: end.port }
     const { device } = chain.nodes.get(end.device)!
-    const made = draft.device({ ...device, name: `${device.name.split(',')[0]!}, ${source.device.name}`.slice(0, 120) })
+    const name = `${device.name.split(',')[0]!}, ${source.device.name}`.slice(0, 120)
+    const { device: copy, receivers } = copiedDevice(draft.plan, device, name, one => draft.idFor(one))
+    for (const [id, value] of receivers) draft.edits.push({ do: 'add', collection: 'devices', id, value })
+    const made = draft.device(copy)
     twins.set(end.device, made)
     return { device: made, port: end.port }
   }

@@ -65,9 +65,15 @@ export class Draft {
     return 1 + Math.max(0, ...Object.values(this.plan.devices).map(({ order }) => order))
   }
 
-  device(device: Device): string {
-    const id = freshId(device.name, this.taken.devices, this.random)
+  /** An id for a device that is put in under it. */
+  idFor(name: string): string {
+    const id = freshId(name, this.taken.devices, this.random)
     this.taken.devices[id] = true
+    return id
+  }
+
+  device(device: Device): string {
+    const id = this.idFor(device.name)
     this.edits.push({ do: 'add', collection: 'devices', id, value: device })
     return id
   }

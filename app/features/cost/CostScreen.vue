@@ -40,7 +40,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <PlanFrame screen="cost" :foot-name="VIEWS[view]">
+  <PlanFrame screen="cost" :view="view" :foot-name="VIEWS[view]">
     <template #controls>
       <ViewTabs v-model="view" :views="VIEWS" />
     </template>

@@ -8,7 +8,7 @@ export const screen: Screen = {
   actions: [
     { key: 'B', words: 'money, weight, work, recorded or live, or which switcher', foot: 'next view' },
     { key: '\u2191\u2193', words: 'choose a line', foot: 'choose' },
-    { key: 'A', words: 'add a thing, a service or a job', foot: 'add' },
-    { key: 'S', words: 'add a service (money)', foot: 'service' },
+    { key: 'A', words: 'add a thing, a service or a job', foot: 'add', on: ['money', 'weight', 'work'] },
+    { key: 'S', words: 'add a service (money)', foot: 'service', on: ['money'] },
   ],
 }

@@ -149,7 +149,12 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
 </script>
 
 <template>
-  <PlanFrame screen="overlays" :foot-name="row?.overlay.title" :busy="asking !== undefined || bench?.asking === true">
+  <PlanFrame
+    screen="overlays"
+    :view="view"
+    :foot-name="row?.overlay.title"
+    :busy="asking !== undefined || bench?.asking === true"
+  >
     <template #controls>
       <ViewTabs v-if="all?.rows.length" v-model="view" :views="VIEWS" />
       <span v-if="view === 'bench' && all?.rows.length" class="small quiet said"

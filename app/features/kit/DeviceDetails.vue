@@ -115,6 +115,7 @@ const figure = (lowest: number, highest: number, whole = true) => {
     .max(highest, `at most ${highest}`)
   return whole ? one.integer('a whole number') : one
 }
+const calledSchema = figure(1, 99)
 /** What is set alike at all cameras; the paper that matches them has it. */
 const MATCHED = [
   { field: 'whiteK', title: 'White point', unit: 'K', schema: figure(1500, 20_000) },
@@ -366,6 +367,26 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
               @change="set(['leased'], ticked($event), `${device.name} gets its address by itself`)"
             />
             {{ device.address ? 'kept for it by the network' : 'given by the network' }}</label
+          >
+          <label v-if="model.kind !== 'controller'" class="check"
+            >called
+            <TypedField
+              class="ms"
+              inputmode="numeric"
+              :value="device.controllerNumber ?? ''"
+              :schema="calledSchema"
+              needs="a number"
+              aria-label="Number by which a controller calls it"
+              @done="
+                value =>
+                  set(
+                    ['controllerNumber'],
+                    value ? Number(value) : undefined,
+                    `${device.name}: number ${value || 'not said'}`,
+                  )
+              "
+            />
+            by its controller</label
           >
         </dd>
       </template>

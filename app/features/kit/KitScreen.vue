@@ -4,7 +4,7 @@ import { useIdleKeys } from '~/ui/keys'
 import { computed, nextTick, ref, watch } from 'vue'
 import { CATALOGUE_CURRENCY, type Model, ROLES, ROLE_WORDS } from '#core/catalog'
 import { kitMinor } from '#core/chain'
-import { type Device, completePlan, emptyPlan, freshId, slug } from '#core/document'
+import { type Device, type Edit, completePlan, emptyPlan, copiedDevice, freshId, slug } from '#core/document'
 import { moneyText } from '#core/words'
 
 import type CountsView from './CountsView.vue'
@@ -90,8 +90,16 @@ async function copy(): Promise<void> {
   if (!device.value || chosen.value === undefined) return
   const { name, model: modelId, order: place } = device.value
   const same = Object.values(plan.value.devices).filter(other => other.model === modelId).length
-  const { in: _in, ports, ...rest } = device.value
-  const id = freshId(slug(name), plan.value.devices, Math.random)
+  const taken: Record<string, unknown> = { ...plan.value.devices }
+  const idFor = (words: string): string => {
+    const id = freshId(slug(words), taken, Math.random)
+    taken[id] = true
+    return id
+  }
+  const title = `${name.replace(/ \d+$/, '')} ${same + 1}`.slice(0, 120)
+  const id = idFor(name)
+  const copied = copiedDevice(plan.value, device.value, title, idFor)
+  const { in: _in, ports, ...rest } = copied.device
   const kept = Object.fromEntries(
     Object.entries(ports ?? {})
       .map(([port, { label: _label, ...setting }]) => [port, setting])
@@ -100,11 +108,17 @@ async function copy(): Promise<void> {
   const value: Device = {
     ...rest,
     ...(rest.shot === 'safe' ? { shot: 'wide' } : {}),
-    name: `${name.replace(/ \d+$/, '')} ${same + 1}`.slice(0, 120),
     order: place + 0.5,
     ...(Object.keys(kept).length ? { ports: kept } : {}),
   }
-  if (await store.commit(`Copy ${name}`, [{ do: 'add', collection: 'devices', id, value }])) choose(id)
+  const added = [...copied.receivers, [id, value] as const]
+  if (
+    await store.commit(
+      `Copy ${name}`,
+      added.map(([one, device]): Edit => ({ do: 'add', collection: 'devices', id: one, value: device })),
+    )
+  )
+    choose(id)
 }
 async function remove(): Promise<void> {
   if (chosen.value === undefined || !device.value) return
@@ -223,7 +237,11 @@ useIdleKeys(event => {
                 ><b class="cut">{{ one.name }}</b
                 ><span class="small quiet cut">{{ plan.models[one.model]!.title }}</span></span
               >
-              <PortStrip :model="plan.models[one.model]!" :used="used.get(id) ?? NONE" />
+              <PortStrip
+                v-if="Object.keys(plan.models[one.model]!.ports).length"
+                :model="plan.models[one.model]!"
+                :used="used.get(id) ?? NONE"
+              />
             </div>
           </template>
           <p v-if="groups.length === 0" class="quiet none">Nothing is called that.</p>

@@ -288,7 +288,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <PlanFrame screen="power" :foot-name="view === 'circuits' ? circuit?.title : VIEWS[view]" :busy="renaming">
+  <PlanFrame
+    screen="power"
+    :view="view"
+    :foot-name="view === 'circuits' ? circuit?.title : VIEWS[view]"
+    :busy="renaming"
+  >
     <template #controls>
       <ViewTabs v-model="view" :views="VIEWS" />
       <template v-if="view === 'circuits'">

@@ -84,6 +84,8 @@ export interface Device {
   readonly address?: string
   /** The network gives it an address by itself; with one said it is the one that is kept for it. */
   readonly leased?: true
+  /** The number by which a controller calls it, 1 .. 99. */
+  readonly controllerNumber?: number
   readonly note?: string
 }
 
@@ -217,6 +219,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     short: { type: 'string', pattern: '^[^\\u0000-\\u001f\\u007f]{1,8}$' },
     address: { type: 'string', pattern: ADDRESS },
     leased: said,
+    controllerNumber: whole(1, 99),
     note: ref('note'),
     ports: { ...mapOf(portSetting, 200), minProperties: 1 },
   }),

@@ -7,6 +7,7 @@ import { addressUnknown } from './rules/address-unknown'
 import { ethernetTooLong } from './rules/ethernet-too-long'
 import { noControl } from './rules/no-control'
 import { noWayOut } from './rules/no-way-out'
+import { numberTwice } from './rules/number-twice'
 import { usbTooLong } from './rules/usb-too-long'
 
 export const control = feature({
@@ -21,5 +22,6 @@ export const control = feature({
     addressPooled,
     noWayOut,
     addressUnknown,
+    numberTwice,
   ],
 })

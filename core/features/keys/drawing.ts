@@ -14,7 +14,6 @@ import {
   seeded,
   tryEdits,
 } from '#core/propose'
-import { formatLabel, parseFormatLabel } from '#core/signal'
 import { type Laid, allLaid } from './laid'
 import { penLoops } from './pen'
 
@@ -93,9 +92,19 @@ class Growing {
     const { fill } = this.laid.overlay
     const { model } = this.traced.chain.nodes.get(fill) ?? {}
     // A computer does more than its marks; a tablet, and a camera that sees a board alone, do not.
-    if (!free() && model && (model.kind === 'tablet' || model.kind === 'camera') && !this.usedElsewhere(fill))
+    const alone = model?.kind === 'tablet' || model?.kind === 'camera'
+    if (!free() && alone && !this.usedElsewhere(fill) && !this.isTaken())
       this.take(removalEdits(this.traced.plan, fill))
     return free()
+  }
+
+  /** A look takes its input to the program or the preview of the switcher by itself. */
+  private isTaken(): boolean {
+    const { input, node } = this.laid
+    return Object.values(this.traced.plan.looks).some(
+      ({ program = {}, preview = {} }) =>
+        input !== undefined && (program[node!.id] === input || preview[node!.id] === input),
+    )
   }
 
   private usedElsewhere(device: string): boolean {
@@ -118,8 +127,7 @@ class Growing {
     if (there) return there.origin!.device
     const input = this.input()
     if (!input) return undefined
-    const label = this.node.standard && formatLabel(this.node.standard)
-    const format = label === undefined ? undefined : parseFormatLabel(label)
+    const format = this.node.standard
     const known = new Set(Object.keys(this.traced.plan.devices))
     const connect = { device: input.node.id, port: input.portId }
     const added = additionEdits(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { tracedOf } from '#core/chain'
-import { type Plan, applyEdits, openPlan, routeOf } from '#core/document'
+import { type Plan, applyEdits, copiedDevice, openPlan, routeOf } from '#core/document'
 import { check } from '#core/features'
 import { receiverEdits, removalEdits } from '#core/propose'
 import { fmt, plan } from '../../../testing/plans'
@@ -115,6 +115,29 @@ describe('a radio link with its boxes at several places', () => {
     expect(receiverEdits(tracedOf(put.value.plan), 'link')).toEqual([])
     const out = applyEdits(put.value.plan, removalEdits(put.value.plan, 'link'))
     expect(out.ok && boxes.some(id => out.value.plan.devices[id])).toBe(false)
+  })
+
+  it('is copied with receivers of its own, without what may be there once', () => {
+    const written = twoEnds()
+    const named = { ...written.devices.link!, address: '10.0.0.5/24', controllerNumber: 4, call: 7, short: 'LNK' }
+    let n = 0
+    const { device, receivers } = copiedDevice(written, named, 'Second', name => `${name} ${n++}`)
+    expect(receivers.map(([id, { name, place, model }]) => [id, name, place, model])).toEqual([
+      ['Receiver of Second 0', 'Receiver of Second', 'Desk', 'radio-one-to-two-receiver'],
+      ['Receiver of Second 1', 'Receiver of Second', 'Hall', 'radio-one-to-two-receiver'],
+    ])
+    expect(device).toEqual({
+      model: 'radio-one-to-two',
+      name: 'Second',
+      order: named.order,
+      place: 'Floor',
+      air: { m: 20 },
+      ports: { 'out-1': { receiver: 'Receiver of Second 0' }, 'out-2': { receiver: 'Receiver of Second 1' } },
+    })
+    // A receiver that is gone is not copied, and named by nobody.
+    const { near: _, ...devices } = written.devices
+    const alone = copiedDevice({ devices }, written.devices.link!, 'Third', name => name)
+    expect([Object.keys(alone.device.ports!), alone.receivers.length]).toEqual([['out-2'], 1])
   })
 
   it.each([

@@ -1,8 +1,7 @@
-import { runAt } from '#core/chain'
+import { type Traced, runAt } from '#core/chain'
 import { text } from '#core/kernel'
 import { Draft, type Proposal, rule } from '#core/propose'
 import { type Leased, leased, readdressed } from '../facts'
-import type { Traced } from '#core/chain'
 
 export const addressUnknown = rule({
   code: 'N06',
