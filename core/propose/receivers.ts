@@ -3,13 +3,18 @@ import { type DeviceNode, type Traced, socketKey } from '#core/chain'
 import { type Edit, type Plan, own, placeAt, receiverAt } from '#core/document'
 import { Draft } from './draft'
 
-/** The box at the other end of a radio link: a row of the plan or of the catalogue; undefined where the link's row is both. */
+/**
+ * The box at the other end of a radio link: a row of the plan or of the catalogue; undefined where the link's row is both.
+ * A row that was copied into a plan before its link had two boxes has that of the catalogue's.
+ */
 export function receiverRow(
   { models }: Pick<Plan, 'models'>,
-  { receiver }: Pick<Model, 'receiver'>,
+  { receiver, from }: Pick<Model, 'receiver' | 'from'>,
 ): { readonly id: string; readonly row: Model } | undefined {
-  const row = receiver === undefined ? undefined : (own(models, receiver) ?? MODELS.get(receiver))
-  return row?.kind === 'receiver' ? { id: receiver!, row } : undefined
+  const named =
+    receiver ?? (from === undefined ? undefined : [...MODELS.values()].find(row => row.from === from)?.receiver)
+  const row = named === undefined ? undefined : (own(models, named) ?? MODELS.get(named))
+  return row?.kind === 'receiver' ? { id: named!, row } : undefined
 }
 
 /** Puts in the receiver of a radio link at a place, on the first circuit that has outlets there. */

@@ -39,7 +39,9 @@ const free = computed(() => {
     ([id, { model }]) => plan.value.models[model]!.kind === 'receiver' && !taken.has(id),
   )
 })
-const lacks = computed(() => props.model.receiver !== undefined && outputs.value.some(([port]) => !receiverOf(port)))
+const lacks = computed(
+  () => (props.model.receiver ?? props.model.from) !== undefined && outputs.value.some(([port]) => !receiverOf(port)),
+)
 async function putIn(): Promise<void> {
   const edits = await store.ask('receivers', props.deviceId)
   if (edits?.length) await commit(`Put in the receiver of ${props.device.name}`, edits)

@@ -113,6 +113,12 @@ describe('a radio link with its boxes at several places', () => {
     expect(boxes.map(id => put.value.plan.devices[id]!.place)).toEqual(['Desk', 'Hall'])
     expect(Object.keys(put.value.plan.circuits.hall!.loads!)).toContain(boxes[1])
     expect(receiverEdits(tracedOf(put.value.plan), 'link')).toEqual([])
+    // So is one whose row was copied into the plan when it was both boxes.
+    const { receiver: ___, ...old } = opened.value.models['radio-one-to-two']!
+    const before = { ...opened.value, models: { ...opened.value.models, 'radio-one-to-two': old } }
+    expect(receiverEdits(tracedOf(before), 'link').filter(({ do: what }) => what === 'add').length).toBe(
+      receiverEdits(tracedOf(opened.value), 'link').filter(({ do: what }) => what === 'add').length,
+    )
     const out = applyEdits(put.value.plan, removalEdits(put.value.plan, 'link'))
     expect(out.ok && boxes.some(id => out.value.plan.devices[id])).toBe(false)
   })
