@@ -57,7 +57,7 @@ function meantOf(file: string, graphic: Graphic): ReturnType<typeof meant> {
 const painter: Painter = {
   async draw(picture, scenes, width, height, frame = 0) {
     await Promise.all(filesIn(picture).map(graphicOf))
-    const bytes = drawnBy(picture, scenes, width, height, graphicNow, frame)
+    const bytes = drawnBy(picture, { scenes, graphics: graphicNow, frame }, width, height)
     return transfer(bytes, [bytes.buffer])
   },
   wrong(png) {

@@ -135,5 +135,6 @@ export interface Rehearser {
   again(run: Kept): Summary | undefined
   /** What a file says of a run, or why it is none. */
   read(text: string): Outcome<Kept>
-  draw(wanted: readonly Wanted[], tick: number): Uint8ClampedArray[]
+  /** `spare`: pictures that were shown, and may be drawn over. */
+  draw(wanted: readonly Wanted[], tick: number, spare: Uint8ClampedArray[]): (Uint8ClampedArray | ImageBitmap)[]
 }

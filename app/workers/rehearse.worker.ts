@@ -3,11 +3,17 @@ import type { Plan } from '#core/document'
 import { Session, readKept } from '#core/features/rehearsal'
 import { TICKS_PER_S } from '#core/run'
 import { graphicNow } from './graphics'
-import { drawnBy } from './sources'
+import { GlPainter } from './gl/painter'
+import { drawnBy, sourcesOf } from './sources'
 import type { Rehearser } from './protocol'
 
 let session: Session | undefined
 let held: Plan | undefined
+
+/** From this width on a picture is worth its way to the graphics processor, px. */
+const LARGE = 300
+let painter: { readonly gl: GlPainter | undefined } | undefined
+const processor = (): GlPainter | undefined => (painter ??= { gl: GlPainter.open() }).gl
 
 const rehearser: Rehearser = {
   open(plan, moment, seed) {
@@ -28,7 +34,7 @@ const rehearser: Rehearser = {
   kept: () => session?.kept(),
   again: run => (held ? Session.again(held, run).summary() : undefined),
   read: text => readKept(text),
-  draw(wanted, tick) {
+  draw(wanted, tick, spare) {
     if (!session) return []
     const { scenes, frame } = session.stage
     const number = Math.floor(tick / frame)
@@ -38,20 +44,21 @@ const rehearser: Rehearser = {
         source !== undefined
           ? ({ of: 'source', device: source, port: 'out' } as const)
           : session!.pictureOf(sink!, at ?? tick)
-      const shown = at === undefined ? number : Math.floor(at / frame)
-      return drawnBy(
-        picture,
+      const now = at === undefined ? number : Math.floor(at / frame)
+      const shown = {
         scenes,
-        width,
-        height,
-        graphicNow,
-        still ? shown - (shown % still) : shown,
-        Math.round(TICKS_PER_S / frame),
-      )
+        graphics: graphicNow,
+        frame: still ? now - (now % still) : now,
+        perSecond: Math.round(TICKS_PER_S / frame),
+      }
+      // What many layers make of large pictures is the work of a graphics processor, where there is one.
+      const painted = width >= LARGE ? processor()?.paint(picture, sourcesOf(shown), width, height) : undefined
+      const into = spare.findIndex(({ length }) => length === width * height * 4)
+      return painted ?? drawnBy(picture, shown, width, height, into < 0 ? undefined : spare.splice(into, 1)[0])
     })
     return transfer(
       made,
-      made.map(({ buffer }) => buffer),
+      made.map(one => ('buffer' in one ? one.buffer : one)),
     )
   },
 }

@@ -1,61 +1,83 @@
-import { type Graphic, type Pixels, type Scene, drawn, scaled, seen, sentAs, standsStill } from '#core/picture'
+import {
+  type Graphic,
+  type Pixels,
+  type Scene,
+  type Sources,
+  drawn,
+  drawnAtOnce,
+  scaled,
+  seen,
+  sentAs,
+  standsStill,
+  taken,
+} from '#core/picture'
 import type { Picture } from '#core/run'
 
-/** Drawn sources, so that what is seen in many places is drawn once; the oldest go, so that they take no more than this. */
-const KNOWN = new Map<string, Pixels>()
+/**
+ * Drawn sources, so that what is seen in many places is drawn once; the oldest go, so that they take no more than this.
+ * `turn`: the draw in which one was last asked for.
+ */
+const KNOWN = new Map<string, { readonly made: Pixels; turn: number }>()
 const MOST_BYTES = 128_000_000
 let held = 0
+let turn = 0
 
-function once(key: string, make: () => Pixels): Pixels {
+function once(key: string, bytes: number, make: (into: Pixels['data'] | undefined) => Pixels): Pixels {
   const known = KNOWN.get(key)
-  if (known) return known
-  const made = make()
-  for (const [old, { data }] of KNOWN) {
-    if (held + made.data.length <= MOST_BYTES) break
-    KNOWN.delete(old)
-    held -= data.length
+  if (known) {
+    known.turn = turn
+    return known.made
   }
-  KNOWN.set(key, made)
+  let spare: Pixels['data'] | undefined
+  for (const [old, one] of KNOWN) {
+    if (held + bytes <= MOST_BYTES) break
+    KNOWN.delete(old)
+    held -= one.made.data.length
+    // Fresh memory is dear: what no layer of this draw shows is drawn over. It is another picture then, and not known as the old one.
+    if (one.made.data.length === bytes && one.turn !== turn) spare = new Uint8ClampedArray(one.made.data.buffer)
+  }
+  const made = taken(make(spare))
+  KNOWN.set(key, { made, turn })
   held += made.data.length
   return made
 }
 
-/**
- * The bytes of a picture, its sources drawn as test pictures of a frame, or as the graphic that they show where that is
- * at hand; they may be given away.
- */
-export function drawnBy(
+/** What the sources of a picture show: test pictures of a frame, or the graphic where that is at hand. */
+export interface Shown {
+  readonly scenes: Readonly<Record<string, Scene>>
+  readonly graphics: (file: string) => Graphic | undefined
+  readonly frame?: number
+  readonly perSecond?: number
+}
+
+/** Gives the pictures of one draw. */
+export function sourcesOf({ scenes, graphics, frame = 0, perSecond = 25 }: Shown): Sources {
+  turn++
+  return ({ device, port, content, words, graphic, atS }, w, h) => {
+    const number = atS === undefined ? frame : Math.floor(atS * perSecond)
+    const shown = graphic && content !== 'blank' && content !== 'full' ? graphics(graphic.file) : undefined
+    if (shown) return shownAs(graphic!.file, shown, graphic!.as, w, h)
+    const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
+    const as: Scene = {
+      ...scene,
+      ...(content ? { content } : {}),
+      ...(words ? { words } : {}),
+      ...(port === 'key' ? { asKey: true, kind: 'computer' } : {}),
+      ...(port === 'fill' ? { kind: 'computer' } : {}),
+    }
+    const moving = standsStill(as) ? 0 : number
+    return once(JSON.stringify([as, w, h, moving]), w * h * 4, into => drawn(as, w, h, moving, perSecond, into))
+  }
+}
+
+/** The bytes of a picture; they may be given away. `into`: bytes that nobody needs any more. */
+export const drawnBy = (
   picture: Picture,
-  scenes: Readonly<Record<string, Scene>>,
+  shown: Shown,
   width: number,
   height: number,
-  graphics: (file: string) => Graphic | undefined,
-  frame = 0,
-  perSecond = 25,
-): Uint8ClampedArray {
-  const { data } = seen(
-    picture,
-    ({ device, port, content, words, graphic, atS }, w, h) => {
-      const number = atS === undefined ? frame : Math.floor(atS * perSecond)
-      const shown = graphic && content !== 'blank' && content !== 'full' ? graphics(graphic.file) : undefined
-      if (shown) return shownAs(graphic!.file, shown, graphic!.as, w, h)
-      const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
-      const as: Scene = {
-        ...scene,
-        ...(content ? { content } : {}),
-        ...(words ? { words } : {}),
-        ...(port === 'key' ? { asKey: true, kind: 'computer' } : {}),
-        ...(port === 'fill' ? { kind: 'computer' } : {}),
-      }
-      const moving = standsStill(as) ? 0 : number
-      return once(JSON.stringify([as, w, h, moving]), () => drawn(as, w, h, moving, perSecond))
-    },
-    width,
-    height,
-  )
-  // What is kept must not be given away.
-  return [...KNOWN.values()].some(known => known.data === data) ? data.slice() : data
-}
+  into?: Uint8ClampedArray,
+): Uint8ClampedArray => drawnAtOnce(() => seen(picture, sourcesOf(shown), width, height).data, into)
 
 /** A graphic as it is sent, in a size; kept. */
 export const shownAs = (
@@ -64,7 +86,8 @@ export const shownAs = (
   as: Parameters<typeof sentAs>[1],
   width: number,
   height: number,
-): Pixels => once(JSON.stringify([file, as, width, height]), () => scaled(sentAs(graphic, as), width, height))
+): Pixels =>
+  once(JSON.stringify([file, as, width, height]), width * height * 4, () => scaled(sentAs(graphic, as), width, height))
 
 /** Files of the graphics that a picture shows. */
 export function filesIn(picture: Picture): string[] {

@@ -42,10 +42,14 @@ const solidAt = (shine: number, { tolerance, edge }: Pick<Chroma, 'tolerance' | 
  * What stays of a picture before a painted screen over another of the same size; spill: c := c - s max(0, g) k at the
  * same brightness.
  */
-export function chromaKeyed(back: Pixels, fill: Pixels, chroma: Chroma, share = 1): Pixels {
-  const [kb, kr] = hueOf(chroma.screen)
-  const { tolerance, edge, spill } = chroma
-  return { ...back, data: chromaBytes(back.data, fill.data, kb, kr, tolerance, Math.max(edge, 1 / 255), spill, share) }
+export const chromaKeyed = (back: Pixels, fill: Pixels, chroma: Chroma, share = 1): Pixels => ({
+  ...back,
+  data: chromaBytes(back.data, fill.data, ...chromaNumbers(chroma), share),
+})
+
+/** What a key by colour is worked out with: the screen's unit vector, tolerance, edge (above 0), spill. */
+export function chromaNumbers({ screen, tolerance, edge, spill }: Chroma) {
+  return [...hueOf(screen), tolerance, Math.max(edge, 1 / 255), spill] as const
 }
 
 /** How solid each pixel of a picture before a screen becomes, 0 .. 1. */

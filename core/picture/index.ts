@@ -7,18 +7,20 @@ export {
   chromaLost,
   chromaMatte,
   chromaMeasured,
+  chromaNumbers,
   findChroma,
   huesOf,
 } from './chroma'
 export { type Ink, guaranteed, lettering, sentLuma } from './contrast'
 export { type Graphic, cropped, meant, reduced, sentAs, straightPixels } from './graphic'
 export { contrastOver, lightOf, lightText, readLight } from './light'
-export { type Misread, matteTable } from './key'
+export { LUMA, type Misread, keyWeights, matteTable, mixSteps } from './key'
 export { LIMITS, type Measured, type Setting, WOBBLE, type Way, findSetting, measured } from './measure'
-export type { Pixels, Region } from './pixels'
-export { scaled } from './place'
+export { type Pixels, type Region, type Size, plain } from './pixels'
+export { scaled, spansOf, touched } from './place'
 export { type Scene, drawn, standsStill } from './scene'
 export { scenesOf } from './scenes'
-export { seen } from './seen'
+export { type Easel, type Sources, seen, seenWith } from './seen'
+export { drawnAtOnce, taken } from './fast'
 export { wordLines } from './words'
 export { type ClipMeasure, ClipMeter } from './flash'

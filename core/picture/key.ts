@@ -1,8 +1,15 @@
 import { keyBytes, mixBytes } from './fast'
 import { type Pixels, plain } from './pixels'
 
-/** Brightness Y' of a pixel in full-range codes, BT.709: (13933 R + 46871 G + 4732 B + 32768) >> 16, 0 .. 255. */
-export const luma = (r: number, g: number, b: number): number => (13933 * r + 46871 * g + 4732 * b + 32768) >> 16
+/** Shares of red, green and blue in brightness, 1/65536: BT.709 .2126 .7152 .0722, and BT.601 .299 .587 .114 for SD. */
+export const LUMA = { 709: [13_933, 46_871, 4732], 601: [19_595, 38_470, 7471] } as const
+export type Weights = keyof typeof LUMA
+
+/** Brightness Y' of a pixel in full-range codes: (13933 R + 46871 G + 4732 B + 32768) >> 16 by BT.709, 0 .. 255. */
+export function luma(r: number, g: number, b: number, by: Weights = 709): number {
+  const [red, green, blue] = LUMA[by]
+  return (red * r + green * g + blue * b + 32768) >> 16
+}
 
 /** What an input takes values for that are not so: narrow ones for full, or full ones for narrow. */
 export type Misread = 'narrow as full' | 'full as narrow'
@@ -25,23 +32,33 @@ export function matteTable(clip: number, gain: number, invert = false, misread?:
 }
 
 /** What decides where a fill is seen: its own brightness, that of a key signal of the same size, or a matte. */
-export interface Matte {
+export interface Matte<P = Pixels> {
   readonly table: Float64Array
   /** Absent, the fill cuts itself out. */
-  readonly key?: Pixels
+  readonly key?: P
+  /** By which the brightness is told; absent, BT.709. */
+  readonly weights?: Weights
   /** The fill is added: fill + (1 - a) back. */
   readonly premultiplied?: boolean
 }
 
 /**
+ * Weights of 1/65536 by code, so that a sum stays a whole number and is rounded half up within one code; of a premultiplied
+ * fill all is laid, as far as the key is faded in.
+ */
+export const keyWeights = ({ table, premultiplied }: Pick<Matte, 'table' | 'premultiplied'>, share: number) => ({
+  solid: Int32Array.from(table, a => Math.round(a * share * 65_536)),
+  part: premultiplied ? Math.round(share * 65_536) : undefined,
+})
+
+/**
  * A fill over a picture of the same size: straight a fill + (1 - a) back, premultiplied fill + (1 - a) back, rounded half
  * up once. `share` (0 .. 1) fades the key as a whole: a fill is then weighted by it too.
  */
-export function keyed(back: Pixels, fill: Pixels, { table, key = fill, premultiplied }: Matte, share = 1): Pixels {
-  // Weights of 1/65536, so that the sum stays a whole number: the rounding is then half up within one code.
-  const solid = Int32Array.from(table, a => Math.round(a * share * 65_536))
-  const part = premultiplied ? Math.round(share * 65_536) : undefined
-  return { ...back, data: keyBytes(back.data, fill.data, key.data, solid, part) }
+export function keyed(back: Pixels, fill: Pixels, matte: Matte, share = 1): Pixels {
+  const { solid, part } = keyWeights(matte, share)
+  const { key = fill, weights = 709 } = matte
+  return { ...back, data: keyBytes(back.data, fill.data, key.data, solid, part, LUMA[weights]) }
 }
 
 /** How solid each pixel becomes, as a picture in greys. */
@@ -54,8 +71,11 @@ export function matteOf(key: Pixels, table: Float64Array): Pixels {
   return to
 }
 
-/** Two pictures of one size mixed: share of the new one 0 .. 1, in steps of 1/256; within one code of that, rounded half up. */
+/** A share 0 .. 1 in steps of 1/256, as a mix takes it. */
+export const mixSteps = (share: number): number => Math.round(share * 256)
+
+/** Two pictures of one size mixed by the share of the new one: within one code of that, rounded half up. */
 export const mixed = (old: Pixels, next: Pixels, share: number): Pixels => ({
   ...old,
-  data: mixBytes(old.data, next.data, Math.round(share * 256)),
+  data: mixBytes(old.data, next.data, mixSteps(share)),
 })

@@ -87,7 +87,7 @@ describe('places', () => {
     expect([at(out, 0, 0)[0], at(out, 1, 0)[0]]).toEqual([25, 175])
   })
   it('lay a box to 1/16 pixel: its edge counts by the area that it covers', () => {
-    const out = boxed(plain(8, 1), plain(4, 1, grey(160)), { x: 0.15625, y: 0, w: 0.5, h: 1 })
+    const out = boxed(plain(8, 1), [{ picture: plain(4, 1, grey(160)), part: { x: 0.15625, y: 0, w: 0.5, h: 1 } }])
     // From 1.25 to 5.25: pixel 1 covered 0.75, pixels 2 to 4 whole, pixel 5 a quarter.
     expect([0, 1, 2, 3, 4, 5, 6].map(x => at(out, x, 0)[0])).toEqual([0, 120, 160, 160, 160, 40, 0])
   })

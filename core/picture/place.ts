@@ -1,65 +1,45 @@
-import { type Pixels, plain } from './pixels'
-
-/** For each pixel of a scaled row: the first source pixel that counts, and the weights from it on. */
-interface Tap {
-  readonly first: number
-  readonly weights: Float64Array
-}
+import { type Taps, copied, scaleBytes } from './fast'
+import type { Pixels, Size } from './pixels'
 
 /** Tent filter of radius max(1, 1/scale) source pixels, normalised; at the edges the outermost sample is repeated. */
-function taps(from: number, to: number): Tap[] {
+function taps(from: number, to: number): Taps {
   const scale = to / from
   const radius = Math.max(1, 1 / scale)
-  return Array.from({ length: to }, (_, i): Tap => {
+  const each = Math.floor(2 * radius) + 1
+  const first = new Int32Array(to)
+  const weights = new Float32Array(to * each)
+  for (let i = 0; i < to; i++) {
     const centre = (i + 0.5) / scale - 0.5
-    const first = Math.ceil(centre - radius)
-    const last = Math.floor(centre + radius)
-    const weights = new Float64Array(last - first + 1)
-    let sum = 0
-    for (let j = first; j <= last; j++) {
-      const w = Math.max(0, 1 - Math.abs(j - centre) / radius)
-      weights[j - first] = w
-      sum += w
-    }
-    for (let j = 0; j < weights.length; j++) weights[j]! /= sum
-    return { first, weights }
-  })
+    first[i] = Math.ceil(centre - radius)
+    const mine = Array.from({ length: each }, (_, j) => Math.max(0, 1 - Math.abs(first[i]! + j - centre) / radius))
+    const sum = mine.reduce((all, w) => all + w, 0)
+    mine.forEach((w, j) => {
+      weights[i * each + j] = w / sum
+    })
+  }
+  return { first, weights, each }
+}
+
+const KNOWN = new Map<string, Taps>()
+const MOST_KNOWN = 64
+
+function tapsOf(from: number, to: number): Taps {
+  const key = `${from} ${to}`
+  const known = KNOWN.get(key) ?? taps(from, to)
+  if (KNOWN.size >= MOST_KNOWN) KNOWN.delete(KNOWN.keys().next().value!)
+  KNOWN.set(key, known)
+  return known
 }
 
 /** A picture in another size. Rows first, kept real; rounded half up once. */
-export function scaled(from: Pixels, width: number, height: number): Pixels {
-  if (width === from.width && height === from.height) return from
-  const across = taps(from.width, width)
-  const down = taps(from.height, height)
-  const rows = new Float64Array(width * from.height * 3)
-  for (let y = 0; y < from.height; y++)
-    for (let x = 0; x < width; x++) {
-      const { first, weights } = across[x]!
-      const to = (y * width + x) * 3
-      for (let j = 0; j < weights.length; j++) {
-        const column = Math.min(from.width - 1, Math.max(0, first + j))
-        const at = (y * from.width + column) * 4
-        const w = weights[j]!
-        rows[to]! += w * from.data[at]!
-        rows[to + 1]! += w * from.data[at + 1]!
-        rows[to + 2]! += w * from.data[at + 2]!
+export const scaled = (from: Pixels, width: number, height: number): Pixels =>
+  width === from.width && height === from.height
+    ? from
+    : {
+        width,
+        height,
+        data: scaleBytes(from.data, [from.width, from.height], tapsOf(from.width, width), tapsOf(from.height, height)),
       }
-    }
-  const out = plain(width, height)
-  for (let y = 0; y < height; y++) {
-    const { first, weights } = down[y]!
-    for (let x = 0; x < width; x++)
-      for (let c = 0; c < 3; c++) {
-        let sum = 0
-        for (let j = 0; j < weights.length; j++) {
-          const row = Math.min(from.height - 1, Math.max(0, first + j))
-          sum += weights[j]! * rows[(row * width + x) * 3 + c]!
-        }
-        out.data[(y * width + x) * 4 + c] = Math.floor(sum + 0.5)
-      }
-  }
-  return out
-}
 
 /** A part of a picture, in shares of it. */
 export interface Part {
@@ -71,37 +51,80 @@ export interface Part {
 
 const sixteenth = (value: number): number => Math.round(value * 16) / 16
 
-/** A picture laid into a box of another; the box stands to 1/16 pixel, and its edge pixels count by the area covered. */
-export function boxed(back: Pixels, inner: Pixels, { x, y, w, h }: Part): Pixels {
-  const [left, top] = [sixteenth(x * back.width), sixteenth(y * back.height)]
-  const [right, bottom] = [sixteenth((x + w) * back.width), sixteenth((y + h) * back.height)]
-  const [firstX, lastX] = [Math.max(0, Math.floor(left)), Math.min(back.width, Math.ceil(right))]
-  const [firstY, lastY] = [Math.max(0, Math.floor(top)), Math.min(back.height, Math.ceil(bottom))]
-  const data = back.data.slice()
-  if (lastX <= firstX || lastY <= firstY) return back
-  const fitted = scaled(inner, lastX - firstX, lastY - firstY)
+/** The pixels that a box touches, and its edges to 1/16 pixel. */
+export function touched({ width, height }: Size, { x, y, w, h }: Part) {
+  const [left, top] = [sixteenth(x * width), sixteenth(y * height)]
+  const [right, bottom] = [sixteenth((x + w) * width), sixteenth((y + h) * height)]
+  const [firstX, lastX] = [Math.max(0, Math.floor(left)), Math.min(width, Math.ceil(right))]
+  const [firstY, lastY] = [Math.max(0, Math.floor(top)), Math.min(height, Math.ceil(bottom))]
+  return { left, top, right, bottom, firstX, lastX, firstY, lastY }
+}
+
+/** Width and height in pixels of what is laid into a box without being scaled. */
+export function sizeIn(back: Size, part: Part): readonly [number, number] {
+  const { firstX, lastX, firstY, lastY } = touched(back, part)
+  return [Math.max(1, lastX - firstX), Math.max(1, lastY - firstY)]
+}
+
+/** What is laid into a part of another picture. */
+export interface Laid<P> {
+  readonly picture: P
+  readonly part: Part
+}
+
+/**
+ * Pictures laid into boxes of another, in their order; a box stands to 1/16 pixel, and its edge pixels count by the area
+ * covered. `mine`: nobody else needs the one below, and it is drawn into.
+ */
+export function boxed(back: Pixels, inner: readonly Laid<Pixels>[], mine = false): Pixels {
+  const to = mine ? back : { ...back, data: copied(back.data) }
+  for (const one of inner) layInto(to, one)
+  return to
+}
+
+function layInto(back: Pixels, { picture, part }: Laid<Pixels>): void {
+  const { left, top, right, bottom, firstX, lastX, firstY, lastY } = touched(back, part)
+  if (lastX <= firstX || lastY <= firstY) return
+  const fitted = scaled(picture, lastX - firstX, lastY - firstY)
+  const { data } = back
   const cover = (i: number, low: number, high: number) => Math.max(0, Math.min(i + 1, high) - Math.max(i, low))
-  for (let row = firstY; row < lastY; row++)
-    for (let column = firstX; column < lastX; column++) {
-      const a = cover(column, left, right) * cover(row, top, bottom)
+  for (let row = firstY; row < lastY; row++) {
+    const share = cover(row, top, bottom)
+    const line = (row - firstY) * fitted.width
+    const blend = (column: number) => {
+      const a = cover(column, left, right) * share
       const to = (row * back.width + column) * 4
-      const from = ((row - firstY) * fitted.width + column - firstX) * 4
+      const from = (line + column - firstX) * 4
       for (let c = 0; c < 3; c++)
         data[to + c] = Math.floor(a * fitted.data[from + c]! + (1 - a) * back.data[to + c]! + 0.5)
     }
-  return { ...back, data }
+    // Between its edges the picture is there whole.
+    const [from, to] = share === 1 ? [Math.max(firstX, Math.ceil(left)), Math.min(lastX, Math.floor(right))] : [0, 0]
+    if (to > from)
+      data.set(
+        fitted.data.subarray((line + from - firstX) * 4, (line + to - firstX) * 4),
+        (row * back.width + from) * 4,
+      )
+    for (let column = firstX; column < lastX; column++)
+      if (to > from && column === from) column = to - 1
+      else blend(column)
+  }
 }
 
 /** A wipe from the left with an edge of one pixel: the share of the new picture at x is clamp((s (1 + w) - d) / w, 0, 1), w one pixel. */
 export function wiped(old: Pixels, next: Pixels, share: number): Pixels {
   const { width, height } = old
   const w = 1 / width
-  const data = old.data.slice()
-  for (let x = 0; x < width; x++) {
-    const a = Math.min(1, Math.max(0, (share * (1 + w) - (x + 0.5) / width) / w))
-    if (a === 0) continue
-    for (let y = 0; y < height; y++) {
-      const at = (y * width + x) * 4
+  const data = copied(old.data)
+  const shares = Array.from({ length: width }, (_, x) =>
+    Math.min(1, Math.max(0, (share * (1 + w) - (x + 0.5) / width) / w)),
+  )
+  const whole = shares.filter(a => a === 1).length
+  for (let y = 0; y < height; y++) {
+    const row = y * width * 4
+    data.set(next.data.subarray(row, row + whole * 4), row)
+    for (let x = whole; shares[x]! > 0; x++) {
+      const [at, a] = [row + x * 4, shares[x]!]
       for (let c = 0; c < 3; c++) data[at + c] = Math.floor(a * next.data[at + c]! + (1 - a) * old.data[at + c]! + 0.5)
     }
   }
@@ -109,12 +132,11 @@ export function wiped(old: Pixels, next: Pixels, share: number): Pixels {
 }
 
 /**
- * A picture laid over another of its size inside a part of the frame alone: a pixel whose centre lies in it is of the one
- * above, every other of the one below. An ellipse is the largest in that part.
+ * The stretch of each row of a picture (from, to, in pixels; equal where there is none) whose pixel centres lie in a part of
+ * it. An ellipse is the largest in that part.
  */
-export function masked(under: Pixels, above: Pixels, part: Part, shape: 'rectangle' | 'ellipse' = 'rectangle'): Pixels {
-  const { width, height } = under
-  const data = under.data.slice()
+export function spansOf({ width, height }: Size, part: Part, shape: 'rectangle' | 'ellipse' = 'rectangle'): Int32Array {
+  const spans = new Int32Array(height * 2)
   const [left, right] = [part.x * width, (part.x + part.w) * width]
   const first = Math.max(0, Math.ceil(part.y * height - 0.5))
   const end = Math.min(height, Math.ceil((part.y + part.h) * height - 0.5))
@@ -124,11 +146,18 @@ export function masked(under: Pixels, above: Pixels, part: Part, shape: 'rectang
     const half = shape === 'ellipse' ? Math.sqrt(Math.max(0, 1 - off * off)) : 1
     const [middle, reach] = [(left + right) / 2, ((right - left) / 2) * half]
     const from = Math.max(0, Math.ceil(middle - reach - 0.5))
-    const to = Math.min(width, Math.ceil(middle + reach - 0.5))
-    if (to > from) {
-      const row = y * width
-      data.set(above.data.subarray((row + from) * 4, (row + to) * 4), (row + from) * 4)
-    }
+    spans.set([from, Math.max(from, Math.min(width, Math.ceil(middle + reach - 0.5)))], y * 2)
+  }
+  return spans
+}
+
+/** A picture laid over another of its size inside a part of the frame alone; every other pixel is of the one below. */
+export function masked(under: Pixels, above: Pixels, part: Part, shape?: 'rectangle' | 'ellipse'): Pixels {
+  const data = copied(under.data)
+  const spans = spansOf(under, part, shape)
+  for (let y = 0; y < under.height; y++) {
+    const [from, to] = [spans[y * 2]!, spans[y * 2 + 1]!].map(x => (y * under.width + x) * 4)
+    data.set(above.data.subarray(from, to), from)
   }
   return { ...under, data }
 }

@@ -47,15 +47,23 @@ const INK: Colour = [38, 40, 48]
 
 /**
  * A test picture of a source, drawn: its name, a clock of the run, the frame's number as bars that can be read back, a
- * tint and pattern of its own, and for cameras a figure at the size of the planned shot.
+ * tint and pattern of its own, and for cameras a figure at the size of the planned shot. `into`: bytes that nobody needs
+ * any more, which it may be drawn in.
  */
-export function drawn(scene: Scene, width: number, height: number, frame = 0, perSecond = 25): Pixels {
+export function drawn(
+  scene: Scene,
+  width: number,
+  height: number,
+  frame = 0,
+  perSecond = 25,
+  into?: Pixels['data'],
+): Pixels {
   const to =
     scene.kind === 'camera'
-      ? room(scene, width, height, frame)
+      ? room(scene, width, height, frame, into)
       : scene.kind === 'player'
-        ? film(scene, width, height, frame)
-        : page(scene, width, height, frame, perSecond)
+        ? film(scene, width, height, frame, into)
+        : page(scene, width, height, frame, perSecond, into)
   if (scene.content === 'caption' || scene.content === 'blank' || scene.bare) return to
   // Of what is smaller than a stamp nobody reads a name.
   if (width < LEAST_NAMED) {
@@ -152,10 +160,11 @@ function emptyRoom({ index, shot = 'wide' }: Scene, width: number, height: numbe
 }
 
 /** A stage on which somebody stands. */
-function room(scene: Scene, width: number, height: number, frame: number): Pixels {
+function room(scene: Scene, width: number, height: number, frame: number, into?: Pixels['data']): Pixels {
   const { index, shot = 'wide' } = scene
   const empty = emptied(scene, width, height)
-  const to = { ...empty, data: empty.data.slice() }
+  const to = into?.length === empty.data.length ? { ...empty, data: into } : { ...empty, data: empty.data.slice() }
+  if (to.data === into) into.set(empty.data)
   const size = FIGURES[shot] * height
   const people = shot === 'audience' ? 9 : shot === 'safe' ? 2 : 1
   const feet = shot === 'close' || shot === 'detail' ? height * 0.3 + size : height * 0.86
@@ -185,6 +194,7 @@ function page(
   height: number,
   frame: number,
   perSecond: number,
+  into?: Pixels['data'],
 ): Pixels {
   if (content === 'blank') return plain(width, height)
   if (content === 'caption') {
@@ -203,7 +213,7 @@ function page(
     return to
   }
   if (content === 'countdown') {
-    const to = plain(width, height, tint(index, 0.22, 0.5))
+    const to = plain(width, height, tint(index, 0.22, 0.5), into)
     const left = Math.max(0, 600 - Math.floor(frame / perSecond))
     const words = `${String(Math.floor(left / 60)).padStart(2, '0')}:${String(left % 60).padStart(2, '0')}`
     const letters = height * 0.3
@@ -212,7 +222,7 @@ function page(
   }
   if (content === 'operator') {
     // The page small, the next one smaller, notes beside: nothing that anybody else is to see.
-    const to = plain(width, height, tint(index, 0.16, 0.3))
+    const to = plain(width, height, tint(index, 0.16, 0.3), into)
     rect(to, width * 0.04, height * 0.08, width * 0.5, height * 0.5, PAPER)
     rect(to, width * 0.04, height * 0.64, width * 0.24, height * 0.24, [150, 148, 142])
     for (let line = 0; line < 7; line++)
@@ -226,7 +236,7 @@ function page(
       )
     return to
   }
-  const to = plain(width, height, PAPER)
+  const to = plain(width, height, PAPER, into)
   rect(to, 0, 0, width, height * 0.2, tint(index, 0.5, 0.6))
   rect(to, width * 0.06, height * 0.09, width * 0.5, height * 0.045, PAPER)
   for (let line = 0; line < 4; line++) {
@@ -245,8 +255,8 @@ function page(
 }
 
 /** A clip: bands that travel, so that one sees it run. */
-function film({ index }: Scene, width: number, height: number, frame: number): Pixels {
-  const to = plain(width, height, tint(index, 0.3, 0.6))
+function film({ index }: Scene, width: number, height: number, frame: number, into?: Pixels['data']): Pixels {
+  const to = plain(width, height, tint(index, 0.3, 0.6), into)
   const step = Math.max(8, Math.round(width / 8))
   for (let y = 0; y < height; y++) {
     const shift = ((y >> 1) + frame * Math.max(1, Math.round(width / 160))) % step

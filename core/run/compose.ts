@@ -109,6 +109,10 @@ function between(old: Layer, next: Layer, { share, style, mid = 0.5 }: NonNullab
     : [dip, { ...next, share: Math.max(0, share - mid) / (1 - mid) }]
 }
 
+/** SD, whose rasters are 720 pixels wide, is BT.601; everything above it BT.709. */
+const weightsOf = ({ standard }: DeviceNode): Pick<Layer, 'weights'> =>
+  standard?.raster.startsWith('720x') ? { weights: 601 } : {}
+
 /** The lit keys in the order in which they lie, as far as a tap has them. */
 function keyLayers(
   traced: Traced,
@@ -151,7 +155,9 @@ function keyLayers(
             ...(overlay.mask ? { mask: overlay.mask } : {}),
             ...(overlay.kind === 'pattern' && overlay.shape ? { shape: overlay.shape } : {}),
             ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
-            ...(overlay.kind === 'luma' || overlay.kind === 'linear' ? { cut: cutOf(overlay) } : {}),
+            ...(overlay.kind === 'luma' || overlay.kind === 'linear'
+              ? { cut: cutOf(overlay), ...weightsOf(node) }
+              : {}),
             ...(overlay.kind === 'chroma' ? { screen: screenOf(overlay) } : {}),
           },
         ]

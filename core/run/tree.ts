@@ -64,6 +64,8 @@ export interface Layer {
   readonly key?: Picture
   /** How the keyer is set: keys by brightness and by a key signal. */
   readonly cut?: Cut
+  /** Keys of a switcher that works in SD tell brightness by BT.601. */
+  readonly weights?: 601
   /** Keys by colour. */
   readonly screen?: ReturnType<typeof screenOf>
 }

@@ -1,18 +1,24 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 
-/** A canvas that whoever owns it paints: the bytes of a picture of its own size. */
+/** A canvas that whoever owns it paints: the bytes of a picture, or a picture from the graphics processor. */
 const props = defineProps<{ width: number; label: string }>()
 const canvas = ref<HTMLCanvasElement>()
-function paint(bytes: Uint8ClampedArray, width: number): void {
+function paint(picture: Uint8ClampedArray | ImageBitmap, width: number): void {
   const to = canvas.value
   const height = Math.round((width * 9) / 16)
-  if (!to || bytes.length !== width * height * 4) return
+  if (!to || ('length' in picture && picture.length !== width * height * 4)) return
   if (to.width !== width) {
     to.width = width
     to.height = height
   }
-  to.getContext('2d')!.putImageData(new ImageData(bytes as Uint8ClampedArray<ArrayBuffer>, width, height), 0, 0)
+  const on = to.getContext('2d')!
+  if ('length' in picture)
+    on.putImageData(new ImageData(picture as Uint8ClampedArray<ArrayBuffer>, width, height), 0, 0)
+  else {
+    on.drawImage(picture, 0, 0)
+    picture.close()
+  }
 }
 defineExpose({ paint, width: () => props.width })
 </script>

@@ -24,6 +24,8 @@ export function usePainting(wants: () => readonly Want[], tick: Ref<number>, sec
   const canvases = new Map<string, Canvas>()
   const drawnAs = new Map<string, string>()
   const perSecond = shallowRef(0)
+  /** Pictures that were shown go back with the next turn: memory that is there is cheaper than fresh one. */
+  const shown: Uint8ClampedArray[] = []
   let drawing = false
   let handle = 0
   let counted = 0
@@ -48,10 +50,12 @@ export function usePainting(wants: () => readonly Want[], tick: Ref<number>, sec
       const bytes = await live.draw(
         turn.map(one => one.wanted),
         tick.value,
+        shown.splice(0),
       )
       bytes?.forEach((picture, i) => {
         const { key, as, wanted } = turn[i]!
         canvases.get(key)?.paint(picture, wanted.width)
+        if ('length' in picture) shown.push(picture)
         drawnAs.set(key, as)
       })
       if (turn[0]!.key === all[0]?.key) counted++

@@ -1,4 +1,4 @@
-import { type Remote, wrap } from 'comlink'
+import { type Remote, transfer, wrap } from 'comlink'
 import { acceptHMRUpdate, defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw } from 'vue'
 import type { Plan } from '#core/document'
@@ -168,7 +168,15 @@ export const useRehearsal = defineStore('rehearsal', () => {
       remote?.asMacro(title, order, holder, from, tick()),
     kept: () => remote?.kept(),
     read: (text: string) => remote?.read(text),
-    draw: (wanted: Parameters<Rehearser['draw']>[0], at: number) => remote?.draw(wanted, at),
+    draw: (wanted: Parameters<Rehearser['draw']>[0], at: number, spare: Uint8ClampedArray[]) =>
+      remote?.draw(
+        wanted,
+        at,
+        transfer(
+          spare,
+          spare.map(({ buffer }) => buffer),
+        ),
+      ),
     /** It runs somewhere: the header says so. */
     goesOn: computed(() => stage.value !== undefined && running.value),
   }

@@ -1,4 +1,4 @@
-// AssemblyScript: the two formulas that a live picture spends its time on, four pixels at a time (128-bit vectors).
+// AssemblyScript: the formulas that a live picture spends its time on, four pixels at a time (128-bit vectors).
 // `npm run kernels` compiles it into kernels.generated.ts. A pixel is four bytes: red, green, blue, 255. Counts of pixels
 // are rounded up to whole vectors; the caller leaves room for that behind each picture.
 
@@ -46,29 +46,49 @@ function blended(over: v128, under: v128, weight: i32, rest: i32): v128 {
 }
 
 /**
- * A fill over a picture: `table` holds 256 weights of 1/65536 by brightness of `cut`. Straight: weight fill + rest back;
- * with `part` not below 0 premultiplied: part fill + rest back.
+ * A fill over a picture: `table` holds 256 weights of 1/65536 by brightness of `cut`, which red, green and blue make in
+ * shares of 1/65536. Straight: weight fill + rest back; with `part` not below 0 premultiplied: part fill + rest back.
  */
-export function key(back: usize, fill: usize, cut: usize, out: usize, pixels: i32, table: usize, part: i32): void {
+export function key(
+  back: usize,
+  fill: usize,
+  cut: usize,
+  out: usize,
+  pixels: i32,
+  table: usize,
+  part: i32,
+  red: i32,
+  green: i32,
+  blue: i32,
+): void {
   const low = i32x4.splat(255)
   const solid = i32x4.splat(<i32>0xff000000)
   const end = <usize>pixels << 2
+  // Ground and plates are flat: what was looked up for four pixels holds for the next four of the same.
+  let known = i32x4.splat(0)
+  let a0: i32 = 0
+  let a1: i32 = 0
+  let a2: i32 = 0
+  let a3: i32 = 0
   for (let p: usize = 0; p < end; p += 16) {
     const c = v128.load(cut + p)
-    const y = i32x4.shr_u(
-      i32x4.add(
+    if (p == 0 || v128.any_true(v128.xor(c, known))) {
+      known = c
+      const y = i32x4.shr_u(
         i32x4.add(
-          i32x4.mul(v128.and(c, low), i32x4.splat(13933)),
-          i32x4.mul(v128.and(i32x4.shr_u(c, GREEN), low), i32x4.splat(46871)),
+          i32x4.add(
+            i32x4.mul(v128.and(c, low), i32x4.splat(red)),
+            i32x4.mul(v128.and(i32x4.shr_u(c, GREEN), low), i32x4.splat(green)),
+          ),
+          i32x4.add(i32x4.mul(v128.and(i32x4.shr_u(c, BLUE), low), i32x4.splat(blue)), i32x4.splat(32768)),
         ),
-        i32x4.add(i32x4.mul(v128.and(i32x4.shr_u(c, BLUE), low), i32x4.splat(4732)), i32x4.splat(32768)),
-      ),
-      16,
-    )
-    const a0 = load<i32>(table + (<usize>i32x4.extract_lane(y, 0) << 2))
-    const a1 = load<i32>(table + (<usize>i32x4.extract_lane(y, 1) << 2))
-    const a2 = load<i32>(table + (<usize>i32x4.extract_lane(y, 2) << 2))
-    const a3 = load<i32>(table + (<usize>i32x4.extract_lane(y, 3) << 2))
+        16,
+      )
+      a0 = load<i32>(table + (<usize>i32x4.extract_lane(y, 0) << 2))
+      a1 = load<i32>(table + (<usize>i32x4.extract_lane(y, 1) << 2))
+      a2 = load<i32>(table + (<usize>i32x4.extract_lane(y, 2) << 2))
+      a3 = load<i32>(table + (<usize>i32x4.extract_lane(y, 3) << 2))
+    }
     const under = v128.load(back + p)
     if (part < 0) {
       if ((a0 | a1 | a2 | a3) == 0) {
@@ -116,60 +136,141 @@ export function key(back: usize, fill: usize, cut: usize, out: usize, pixels: i3
   }
 }
 
+/** One channel of four pixels as reals. */
+// @ts-ignore: decorator
+@inline
+function channel(pixels: v128, shift: i32): v128 {
+  return f32x4.convert_i32x4_u(v128.and(i32x4.shr_u(pixels, shift), i32x4.splat(255)))
+}
+
+// @ts-ignore: decorator
+@inline
+function within(value: v128, most: f32): v128 {
+  return f32x4.min(f32x4.splat(most), f32x4.max(f32x4.splat(0), value))
+}
+
+/** a value 255 + (1 - a) under, rounded half up. */
+// @ts-ignore: decorator
+@inline
+function over(a: v128, value: v128, under: v128): v128 {
+  const mine = f32x4.mul(f32x4.mul(a, within(value, 1)), f32x4.splat(255))
+  const theirs = f32x4.mul(f32x4.sub(f32x4.splat(1), a), under)
+  return i32x4.trunc_sat_f32x4_u(within(f32x4.add(f32x4.add(mine, theirs), f32x4.splat(0.5)), 255))
+}
+
 /**
  * What stays of a picture before a painted screen over another: kb, kr the unit vector of the screen's colour difference,
- * `edge` at least 1/255; in the order of the plain formula, so that both round alike.
+ * `edge` at least 1/255. Reals of 32 bits: within one code of the plain formula.
  */
 export function chroma(
   back: usize,
   fill: usize,
   out: usize,
   pixels: i32,
-  kb: f64,
-  kr: f64,
-  tolerance: f64,
-  edge: f64,
-  spill: f64,
-  share: f64,
+  kb: f32,
+  kr: f32,
+  tolerance: f32,
+  edge: f32,
+  spill: f32,
+  share: f32,
 ): void {
   const end = <usize>pixels << 2
-  // A screen is much of one colour: what was worked out for the pixel before holds for the next of the same.
-  let known: u32 = 0
-  let a: f64 = 0
-  let red: f64 = 0
-  let green: f64 = 0
-  let blue: f64 = 0
-  for (let p: usize = 0; p < end; p += 4) {
-    const now = load<u32>(fill + p)
-    if (p == 0 || now != known) {
-      known = now
-      const r = <f64>load<u8>(fill + p)
-      const g = <f64>load<u8>(fill + p, 1)
-      const b = <f64>load<u8>(fill + p, 2)
-      const y = (0.2126 * r + 0.7152 * g + 0.0722 * b) / 255
-      const cb = (b / 255 - y) / 1.8556
-      const cr = (r / 255 - y) / 1.5748
-      const shine = cb * kb + cr * kr - abs(cb * kr - cr * kb)
-      a = share * (1 - min(1.0, max(0.0, (shine - tolerance) / edge)))
-      const less = spill * max(0.0, shine)
-      red = y + 1.5748 * (cr - less * kr)
-      blue = y + 1.8556 * (cb - less * kb)
-      green = (y - 0.2126 * red - 0.0722 * blue) / 0.7152
-    }
-    if (a == 0) {
-      store<u32>(out + p, load<u32>(back + p))
+  const solid = i32x4.splat(<i32>0xff000000)
+  const one = f32x4.splat(1)
+  for (let p: usize = 0; p < end; p += 16) {
+    const c = v128.load(fill + p)
+    const under = v128.load(back + p)
+    const r = f32x4.div(channel(c, 0), f32x4.splat(255))
+    const g = f32x4.div(channel(c, GREEN), f32x4.splat(255))
+    const b = f32x4.div(channel(c, BLUE), f32x4.splat(255))
+    const y = f32x4.add(
+      f32x4.add(f32x4.mul(r, f32x4.splat(0.2126)), f32x4.mul(g, f32x4.splat(0.7152))),
+      f32x4.mul(b, f32x4.splat(0.0722)),
+    )
+    const cb = f32x4.div(f32x4.sub(b, y), f32x4.splat(1.8556))
+    const cr = f32x4.div(f32x4.sub(r, y), f32x4.splat(1.5748))
+    const along = f32x4.add(f32x4.mul(cb, f32x4.splat(kb)), f32x4.mul(cr, f32x4.splat(kr)))
+    const across = f32x4.sub(f32x4.mul(cb, f32x4.splat(kr)), f32x4.mul(cr, f32x4.splat(kb)))
+    const shine = f32x4.sub(along, f32x4.abs(across))
+    const gone = within(f32x4.div(f32x4.sub(shine, f32x4.splat(tolerance)), f32x4.splat(edge)), 1)
+    const a = f32x4.mul(f32x4.splat(share), f32x4.sub(one, gone))
+    if (!v128.any_true(f32x4.gt(a, f32x4.splat(0)))) {
+      v128.store(out + p, under)
       continue
     }
-    store<u8>(out + p, over(a, red, load<u8>(back + p)))
-    store<u8>(out + p, over(a, green, load<u8>(back + p, 1)), 1)
-    store<u8>(out + p, over(a, blue, load<u8>(back + p, 2)), 2)
-    store<u8>(out + p, 255, 3)
+    const less = f32x4.mul(f32x4.splat(spill), f32x4.max(f32x4.splat(0), shine))
+    const red = f32x4.add(y, f32x4.mul(f32x4.splat(1.5748), f32x4.sub(cr, f32x4.mul(less, f32x4.splat(kr)))))
+    const blue = f32x4.add(y, f32x4.mul(f32x4.splat(1.8556), f32x4.sub(cb, f32x4.mul(less, f32x4.splat(kb)))))
+    const green = f32x4.div(
+      f32x4.sub(f32x4.sub(y, f32x4.mul(red, f32x4.splat(0.2126))), f32x4.mul(blue, f32x4.splat(0.0722))),
+      f32x4.splat(0.7152),
+    )
+    v128.store(
+      out + p,
+      v128.or(
+        v128.or(over(a, red, channel(under, 0)), i32x4.shl(over(a, green, channel(under, GREEN)), GREEN)),
+        v128.or(i32x4.shl(over(a, blue, channel(under, BLUE)), BLUE), solid),
+      ),
+    )
   }
 }
 
+/** Four channels of a pixel as reals. */
 // @ts-ignore: decorator
 @inline
-function over(a: f64, value: f64, under: u8): u8 {
-  const mixed = floor(a * min(1.0, max(0.0, value)) * 255 + (1 - a) * <f64>under + 0.5)
-  return <u8>min(255.0, max(0.0, mixed))
+function reals(pixel: usize): v128 {
+  return f32x4.convert_i32x4_u(i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(v128.load32_zero(pixel))))
+}
+
+/**
+ * A picture in another size by taps: rows first, kept real in `rows` (16 bytes a pixel), then columns. A table of taps is
+ * how many weights each pixel has, the first source pixel of each, and their weights; the edge pixel is repeated.
+ */
+export function scale(
+  from: usize,
+  width: i32,
+  height: i32,
+  out: usize,
+  toWidth: i32,
+  toHeight: i32,
+  across: usize,
+  down: usize,
+  rows: usize,
+): void {
+  const wide = load<i32>(across)
+  const wideWeights = across + 4 + (<usize>toWidth << 2)
+  for (let y = 0; y < height; y++) {
+    const line = from + (<usize>(y * width) << 2)
+    const to = rows + (<usize>(y * toWidth) << 4)
+    for (let x = 0; x < toWidth; x++) {
+      const first = load<i32>(across + 4 + (<usize>x << 2))
+      const weights = wideWeights + (<usize>(x * wide) << 2)
+      let sum = f32x4.splat(0)
+      for (let j = 0; j < wide; j++) {
+        const column = min(width - 1, max(0, first + j))
+        sum = f32x4.add(sum, f32x4.mul(v128.load32_splat(weights + (<usize>j << 2)), reals(line + (<usize>column << 2))))
+      }
+      v128.store(to + (<usize>x << 4), sum)
+    }
+  }
+  const tall = load<i32>(down)
+  const tallWeights = down + 4 + (<usize>toHeight << 2)
+  const solid = i32x4.splat(<i32>0xff000000)
+  const half = f32x4.splat(0.5)
+  for (let y = 0; y < toHeight; y++) {
+    const first = load<i32>(down + 4 + (<usize>y << 2))
+    const weights = tallWeights + (<usize>(y * tall) << 2)
+    const to = out + (<usize>(y * toWidth) << 2)
+    for (let x = 0; x < toWidth; x++) {
+      let sum = half
+      for (let j = 0; j < tall; j++) {
+        const row = min(height - 1, max(0, first + j))
+        const line = rows + (<usize>(row * toWidth + x) << 4)
+        sum = f32x4.add(sum, f32x4.mul(v128.load32_splat(weights + (<usize>j << 2)), v128.load(line)))
+      }
+      const whole = i32x4.trunc_sat_f32x4_u(sum)
+      const bytes = i8x16.narrow_i16x8_u(i16x8.narrow_i32x4_s(whole, whole), i16x8.splat(0))
+      store<i32>(to + (<usize>x << 2), i32x4.extract_lane(v128.or(bytes, solid), 0))
+    }
+  }
 }
