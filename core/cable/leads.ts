@@ -428,6 +428,18 @@ const ROWS: Record<string, LeadModel> = {
     // Nothing to buy or to carry: a way through the hall.
     stock: pieces([[100, 0]]),
   },
+  'air-network': {
+    kind: 'cable',
+    title: 'Through the air, radio network',
+    short: 'air',
+    carries: 'control',
+    ends: ['aerial', 'aerial'],
+    oneWay: false,
+    joins: false,
+    // An access point in the hall: 30 m once people stand in it, 60 m before.
+    reach: { kind: 'length', steps: [{ uptoBitsPerS: 10 * G, warnM: 30, faultM: 60 }] },
+    stock: pieces([[60, 0]]),
+  },
   'adapter-hdmi-mini': adapter('Mini HDMI adapter, short, with strain relief', ['hdmi-c', 'hdmi-a'], 900),
   'adapter-hdmi-micro': adapter('Micro HDMI adapter, short, with strain relief', ['hdmi-d', 'hdmi-a'], 900),
   'adapter-hdmi-mini-stiff': { ...adapter('Mini HDMI plug adapter, stiff', ['hdmi-c', 'hdmi-a'], 400), bare: true },

@@ -377,6 +377,8 @@ export interface Model {
   readonly limits?: readonly Limit[]
   /** Controllers: the kind of surface that switchers see in it; absent, it works other things alone. */
   readonly surface?: (typeof SURFACES)[number]
+  /** Where it listens for whoever moves or sets it: `udp:` or `tcp:` and the number of the port, 1 .. 65535, typically. */
+  readonly listens?: string
   /** Control ports, of which one must be connected for the device to be set up. */
   readonly configured?: readonly string[]
   /** Lives on a battery: what the one that comes with it holds, Wh, and whether it is changed while the device runs. */

@@ -49,3 +49,7 @@ export function nextFree(like: Address, isTaken: (ip: number) => boolean): Addre
     if (!isTaken(first + host)) return { ip: first + host, prefix: like.prefix }
   return undefined
 }
+
+/** A port of UDP or TCP, 1 .. 65535: "udp:5000". */
+export const LISTENS =
+  '^(udp|tcp):([1-9][0-9]{0,3}|[1-5][0-9]{4}|6[0-4][0-9]{3}|65[0-4][0-9]{2}|655[0-2][0-9]|6553[0-5])$'

@@ -10,7 +10,7 @@ export interface Copied {
 
 /**
  * One more of a device under another name. What may be there once is left out: its address, the numbers that it is called
- * by; each receiver of a radio link is copied too. `idFor` makes the id of what gets a name.
+ * by, its turn; each receiver of a radio link is copied too. `idFor` makes the id of what gets a name.
  */
 export function copiedDevice(
   { devices }: Pick<Plan, 'devices'>,
@@ -18,7 +18,7 @@ export function copiedDevice(
   name: string,
   idFor: (name: string) => string,
 ): Copied {
-  const { address: _, controllerNumber: _n, call: _c, short: _s, ports, ...rest } = device
+  const { address: _, controllerNumber: _n, visit: _v, call: _c, short: _s, ports, ...rest } = device
   const receivers: [string, Device][] = []
   const kept = Object.entries(ports ?? {}).flatMap(([port, { receiver, ...setting }]) => {
     const box = own(devices, receiver)

@@ -3,12 +3,13 @@ import { computed } from 'vue'
 import { number, string } from 'yup'
 import { CATALOGUE_CURRENCY, bodyOf, carriesPicture, isCamera, makesOf, portsOf } from '#core/catalog'
 import { choicesAt, pointEdits, pointedAt, pointedWords } from '#core/chain'
-import { EVERYWHERE, type Edit, type ValueAt, completePlan, parseAddress, setEdit } from '#core/document'
+import { EVERYWHERE, type Edit, type ValueAt, completePlan, setEdit } from '#core/document'
 import { placesOf } from '#core/features/continuity'
 import { formatLabel, listFormats, parseFormatLabel } from '#core/signal'
 import { WHAT_IS_RIGHT, moneyText } from '#core/words'
 
 import { usePlanStore } from '~/plan/store'
+import AddressPart from './AddressPart.vue'
 import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema, sectionSchema, voltsSchema } from '~/ui/typed'
 
 /** All that can be set on one device of the plan. */
@@ -100,11 +101,6 @@ const networked = computed(
       ({ carries, connector }) => connector === '8p8c' && (carries === 'control' || carries === 'network'),
     ) || Object.values(plan.value.uplinks).some(({ encoders = {} }) => Object.hasOwn(encoders, props.deviceId)),
 )
-const addressSchema = string()
-  .trim()
-  .test('address', 'four figures up to 255, a stroke and a prefix from 8 to 30: 192.168.10.21/24', value =>
-    value ? parseAddress(value) !== undefined : true,
-  )
 const noteSchema = string().max(400, 'at most 400 characters')
 const delaySchema = number().typeError('milliseconds').min(0, 'not below 0').max(2000, 'at most 2000 ms')
 const figure = (lowest: number, highest: number, whole = true) => {
@@ -115,7 +111,6 @@ const figure = (lowest: number, highest: number, whole = true) => {
     .max(highest, `at most ${highest}`)
   return whole ? one.integer('a whole number') : one
 }
-const calledSchema = figure(1, 99)
 /** What is set alike at all cameras; the paper that matches them has it. */
 const MATCHED = [
   { field: 'whiteK', title: 'White point', unit: 'K', schema: figure(1500, 20_000) },
@@ -346,50 +341,12 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
           >
         </dd>
       </template>
-      <template v-if="networked">
-        <dt>Address</dt>
-        <dd class="small">
-          <TypedField
-            class="address"
-            inputmode="decimal"
-            :value="device.address ?? ''"
-            :schema="addressSchema"
-            placeholder="192.168.10.21/24"
-            aria-label="Network address with its prefix"
-            @done="
-              value => set(['address'], value, value ? `${device.name} to ${value}` : `No address for ${device.name}`)
-            "
-          />
-          <label class="check"
-            ><input
-              type="checkbox"
-              :checked="device.leased === true"
-              @change="set(['leased'], ticked($event), `${device.name} gets its address by itself`)"
-            />
-            {{ device.address ? 'kept for it by the network' : 'given by the network' }}</label
-          >
-          <label v-if="model.kind !== 'controller'" class="check"
-            >called
-            <TypedField
-              class="ms"
-              inputmode="numeric"
-              :value="device.controllerNumber ?? ''"
-              :schema="calledSchema"
-              needs="a number"
-              aria-label="Number by which a controller calls it"
-              @done="
-                value =>
-                  set(
-                    ['controllerNumber'],
-                    value ? Number(value) : undefined,
-                    `${device.name}: number ${value || 'not said'}`,
-                  )
-              "
-            />
-            by its controller</label
-          >
-        </dd>
-      </template>
+      <AddressPart
+        v-if="networked"
+        :device
+        :model
+        @set="(field, value, words) => set([field], value as never, words)"
+      />
       <RadioPart v-if="model.kind === 'radio'" :device-id="deviceId" :device :model />
       <template v-if="model.kind === 'receiver'">
         <dt>Receives</dt>
@@ -543,9 +500,6 @@ dd {
   display: flex;
   gap: 6px;
   align-items: center;
-}
-.address {
-  width: 190px;
 }
 .ms {
   width: 7ch;

@@ -266,6 +266,33 @@ export const BESIDE: Record<string, Model> = {
     paths: [],
     ports: { network: network('out', 'Network') },
   },
+  'tablet-control': {
+    title: 'Tablet for control, radio network, and network over an adapter',
+    short: 'Tablet',
+    role: 'control',
+    kind: 'controller',
+    surface: 'tablet',
+    watts: 6,
+    supply: 'battery',
+    battery: { wh: 28 },
+    priceMinor: 45000,
+    paths: [],
+    ports: { air: radioNetwork('out', 'Radio network'), network: network('out', 'Network, over an adapter') },
+  },
+  'access-point': {
+    title: 'Access point, network to radio, four at once',
+    short: 'Access point',
+    role: 'control',
+    kind: 'network',
+    watts: 9,
+    supply: 'mains',
+    priceMinor: 16000,
+    ports: {
+      in: network('in', 'Network'),
+      ...Object.fromEntries([1, 2, 3, 4].map(n => [`air-${n}`, { ...radioNetwork('out', `Radio ${n}`), number: n }])),
+    },
+    paths: [{ from: ['in'], to: [1, 2, 3, 4].map(n => `air-${n}`), format: 'same', delay: ms(0, 0, 0) }],
+  },
   'switch-control-poe': {
     title: 'Network switch for control, 8 ports, feeds what hangs on it up to 25.5 W each',
     role: 'control',
@@ -328,6 +355,11 @@ export const BESIDE: Record<string, Model> = {
 /** Where a pack's sound goes out, or comes into its receiver: of these two look-alikes the receiver has the plug that counts. */
 function aerial(dir: Port['dir'], title: string): Port {
   return { title, dir, carries: 'sound', connector: 'aerial', sound: 1, nominalDbu: [CONSUMER_DBU] }
+}
+
+/** A network without a cable. */
+function radioNetwork(dir: Port['dir'], title: string): Port {
+  return { title, dir, carries: 'control', connector: 'aerial' }
 }
 
 /** What has no picture, no sound and no control that the plan follows, but draws and weighs. */

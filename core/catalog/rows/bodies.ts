@@ -172,6 +172,8 @@ const TYPICAL: Readonly<Record<string, Body>> = {
   'microphone-condenser': [400, 1, 0],
   'computer-control': [1800, 5, 90],
   'controller-joystick': [2100, 8, 14],
+  'tablet-control': [600, 0.6, 6],
+  'access-point': [500, 1.2, 14],
   'switch-control-poe': [1600, 5, 270],
   'injector-poe': [400, 1, 65],
   'switch-control': [500, 1.5, 9],
@@ -230,6 +232,7 @@ const UNSWITCHED: ReadonlySet<string> = new Set([
   'switch-poe',
   'switch-control',
   'switch-control-poe',
+  'access-point',
   'injector-poe',
   'player-stream',
 ])

@@ -366,6 +366,7 @@ export const SOURCES: Record<string, Model> = {
       priceMinor: 98000,
       delay: frames(2, 2.5, 3),
       paths: [],
+      listens: 'udp:52000',
       configured: ['control'],
       ports: {
         hdmi: hdmi('out', 'HDMI out', 165, { ...heard, makes: PTZ_MAKES }),
@@ -383,6 +384,7 @@ export const SOURCES: Record<string, Model> = {
     priceMinor: 520000,
     delay: frames(1, 2, 3),
     paths: [],
+    listens: 'tcp:5200',
     configured: ['control'],
     ports: {
       sdi: sdi('out', 'SDI out', {

@@ -14,7 +14,7 @@ import {
   type VideoFormat,
 } from '#core/signal'
 import { CODINGS, type RecordCoding } from '../../features/media/collection'
-import { ADDRESS, parseAddress } from '../address'
+import { ADDRESS, LISTENS, parseAddress } from '../address'
 import { formatMisfit } from '../formats'
 import { idsOf, misfit, own, show } from '../problem'
 
@@ -86,6 +86,12 @@ export interface Device {
   readonly leased?: true
   /** The number by which a controller calls it, 1 .. 99. */
   readonly controllerNumber?: number
+  /** Where it listens, in place of what its model typically does, and where its controller calls it: `udp:` or `tcp:` and a port. */
+  readonly listens?: string
+  readonly calledAt?: string
+  /** It comes with this address, which is still to be changed, and whose turn that is: one after the other, from 1. */
+  readonly comesWith?: string
+  readonly visit?: number
   readonly note?: string
 }
 
@@ -220,6 +226,10 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     address: { type: 'string', pattern: ADDRESS },
     leased: said,
     controllerNumber: whole(1, 99),
+    listens: { type: 'string', pattern: LISTENS },
+    calledAt: { type: 'string', pattern: LISTENS },
+    comesWith: { type: 'string', pattern: ADDRESS },
+    visit: whole(1, 99),
     note: ref('note'),
     ports: { ...mapOf(portSetting, 200), minProperties: 1 },
   }),
@@ -229,12 +239,15 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
       const at = `${base}/${id}`
       if (id === EVERYWHERE)
         return misfit(at, `key ${show(id)}`, `any id but ${show(EVERYWHERE)}, which says what a lamp follows`)
-      if (device.address !== undefined && !parseAddress(device.address))
-        return misfit(
-          `${at}/address`,
-          show(device.address),
-          'four figures up to 255 and a prefix from /8 to /30, like 192.168.10.21/24',
-        )
+      for (const field of ['address', 'comesWith'] as const) {
+        const address = device[field]
+        if (address !== undefined && !parseAddress(address))
+          return misfit(
+            `${at}/${field}`,
+            show(address),
+            'four figures up to 255 and a prefix from /8 to /30, like 192.168.10.21/24',
+          )
+      }
       const model = own(models, device.model)
       if (!model) return misfit(`${at}/model`, show(device.model), `a key of models: ${idsOf(models)}`)
       if (device.mode !== undefined && !own(model.modes, device.mode))

@@ -1,3 +1,4 @@
+import { LISTENS } from '../address'
 import {
   ACTS,
   CARRIED,
@@ -189,6 +190,7 @@ export const models = collection<Model>({
       10,
     ),
     configured: listOf(ref('slug'), 20, 1),
+    listens: { type: 'string', pattern: LISTENS },
     inset: ref('slug'),
     keyers: whole(0, 64),
     records: whole(0, 64),

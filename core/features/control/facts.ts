@@ -1,4 +1,4 @@
-import { type DeviceNode, type Traced, socketKey, takesAnyEnd } from '#core/chain'
+import { type DeviceNode, type Traced, type Wire, isSwitcher, socketKey, takesAnyEnd } from '#core/chain'
 import {
   type Address,
   type Plan,
@@ -20,25 +20,31 @@ export interface Reach {
   readonly idle: readonly DeviceNode[]
   /** What a device reaches by control leads, by its id. */
   readonly from: (device: string) => ReadonlySet<string>
+  /** What is worked in the show and hangs on radio alone, by the controller that does; of several, the first by its id. */
+  readonly byAir: ReadonlyMap<string, readonly DeviceNode[]>
   /** By device: from what kinds of surface a socket of it is reached. */
   readonly reached: ReadonlyMap<string, ReadonlySet<Surface['kind']>>
 }
 
-const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
+type From = (starts: readonly string[]) => Set<string>
+
+// A socket is a point of its own, so that what enters one of a device does not leave by another; a switch is one point.
+const pointIn = ({ chain }: Pick<Traced, 'chain'>, device: string, port: string): string =>
+  takesAnyEnd({ node: chain.nodes.get(device)!, portId: port, port: chain.nodes.get(device)!.model.ports[port] })
+    ? device
+    : socketKey(device, port)
+
+/** All points that control leads join to some, those included. */
+function joined(traced: Pick<Traced, 'chain' | 'trace'>, counts: (wire: Wire) => boolean): From {
   const next = new Map<string, Set<string>>()
   const join = (a: string, b: string) => next.set(a, (next.get(a) ?? new Set()).add(b))
-  // A socket is a point of its own, so that what enters one of a device does not leave by another; a switch is one point.
-  const pointOf = (device: string, port: string): string =>
-    takesAnyEnd({ node: chain.nodes.get(device)!, portId: port, port: chain.nodes.get(device)!.model.ports[port] })
-      ? device
-      : socketKey(device, port)
-  for (const { wire, beside } of trace.wires.values()) {
-    if (beside !== 'control' || !wire.to || !wire.from) continue
-    const [a, b] = [pointOf(wire.from.node.id, wire.from.portId), pointOf(wire.to.node.id, wire.to.portId)]
+  for (const { wire, beside } of traced.trace.wires.values()) {
+    if (beside !== 'control' || !wire.to || !wire.from || !counts(wire)) continue
+    const [a, b] = [wire.from, wire.to].map(({ node, portId }) => pointIn(traced, node.id, portId)) as [string, string]
     join(a, b)
     join(b, a)
   }
-  const from = (starts: readonly string[]): Set<string> => {
+  return starts => {
     const seen = new Set(starts)
     const open = [...starts]
     for (let point = open.pop(); point !== undefined; point = open.pop())
@@ -49,6 +55,12 @@ const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
       }
     return seen
   }
+}
+
+const reachFact = fact<Traced, Reach>('control', traced => {
+  const { chain } = traced
+  const pointOf = (device: string, port: string): string => pointIn(traced, device, port)
+  const from = joined(traced, () => true)
   const nodes = [...chain.nodes.values()]
   const controllers = nodes.filter(({ model }) => model.kind === 'controller')
   const socketsOf = ({ id, model }: DeviceNode) => Object.keys(model.ports).map(port => pointOf(id, port))
@@ -79,6 +91,12 @@ const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
   return {
     unreached,
     from: reachedFrom,
+    byAir: byAirOf(
+      nodes.filter(node => used(node) && (node.model.configured || isSwitcher(node))),
+      controllers,
+      [from, joined(traced, ({ from: a, to: b }) => ![a, b].some(end => end?.port?.connector === 'aerial'))],
+      socketsOf,
+    ),
     reached: reachedBy(nodes, controllers, node => from(socketsOf(node)), socketsOf),
     // While something waits for a controller, that is what is told.
     idle: unreached.length
@@ -86,6 +104,24 @@ const reachFact = fact<Traced, Reach>('control', ({ chain, trace }) => {
       : controllers.filter(node => !hosts.has(node.id) && ![...from(socketsOf(node))].some(p => controllable.has(p))),
   }
 })
+
+function byAirOf(
+  worked: readonly DeviceNode[],
+  controllers: readonly DeviceNode[],
+  [anyhow, wired]: readonly [From, From],
+  socketsOf: (node: DeviceNode) => readonly string[],
+): ReadonlyMap<string, readonly DeviceNode[]> {
+  const byWire = wired(controllers.flatMap(socketsOf))
+  const left = worked.filter(node => !socketsOf(node).some(point => byWire.has(point)))
+  const found = new Map<string, DeviceNode[]>()
+  for (const controller of left.length ? controllers : []) {
+    const points = anyhow(socketsOf(controller))
+    const mine = left.filter(node => socketsOf(node).some(point => points.has(point)))
+    const news = mine.filter(node => ![...found.values()].some(others => others.includes(node)))
+    if (news.length) found.set(controller.id, news)
+  }
+  return found
+}
 
 function reachedBy(
   nodes: readonly DeviceNode[],
@@ -200,6 +236,49 @@ export function leased(traced: Traced): Leased[] {
     if (!controller) return []
     const like = known.find(one => one.node === controller) ?? known.find(one => reach.from(node.id).has(one.node.id))
     return [{ node, controller, like: like?.address }]
+  })
+}
+
+/** A device that is called at another port than it listens at, by a controller that reaches it. */
+export interface Miscalled {
+  readonly node: DeviceNode
+  readonly controller: DeviceNode
+  readonly listens: string
+  readonly calledAt: string
+}
+
+export function miscalled(traced: Traced): Miscalled[] {
+  const nodes = [...traced.chain.nodes.values()]
+  return nodes.flatMap((node): Miscalled[] => {
+    const { calledAt, listens = node.model.listens } = node.device
+    if (calledAt === undefined || listens === undefined || calledAt === listens) return []
+    const reached = controlReach(traced).from(node.id)
+    const controller = nodes.find(({ id, model }) => model.kind === 'controller' && reached.has(id))
+    return controller ? [{ node, controller, listens, calledAt }] : []
+  })
+}
+
+/** Devices that come with one address and are to be set up at the same time, in the order of their ids. */
+export function alikeAtFirst(traced: Traced): DeviceNode[][] {
+  const reach = controlReach(traced)
+  const groups: DeviceNode[][] = []
+  for (const node of traced.chain.nodes.values()) {
+    const { comesWith } = node.device
+    if (comesWith === undefined) continue
+    const ip = parseAddress(comesWith)?.ip
+    const wired = reach.from(node.id)
+    // What hangs on nothing yet will hang on the one network that there is.
+    const mine = groups.find(
+      ([first]) =>
+        parseAddress(first!.device.comesWith!)?.ip === ip &&
+        (wired.size <= 1 || reach.from(first!.id).size <= 1 || wired.has(first!.id)),
+    )
+    if (mine) mine.push(node)
+    else groups.push([node])
+  }
+  return groups.filter(group => {
+    const turns = group.map(({ device }) => device.visit)
+    return group.length > 1 && (turns.includes(undefined) || new Set(turns).size < turns.length)
   })
 }
 

@@ -4,10 +4,13 @@ import { addressPooled } from './rules/address-pooled'
 import { addressReserved } from './rules/address-reserved'
 import { addressTwice } from './rules/address-twice'
 import { addressUnknown } from './rules/address-unknown'
+import { alikeFirst } from './rules/alike-at-first'
 import { ethernetTooLong } from './rules/ethernet-too-long'
 import { noControl } from './rules/no-control'
 import { noWayOut } from './rules/no-way-out'
 import { numberTwice } from './rules/number-twice'
+import { portWrong } from './rules/port-wrong'
+import { radioAlone } from './rules/radio-alone'
 import { usbTooLong } from './rules/usb-too-long'
 
 export const control = feature({
@@ -23,5 +26,8 @@ export const control = feature({
     noWayOut,
     addressUnknown,
     numberTwice,
+    portWrong,
+    alikeFirst,
+    radioAlone,
   ],
 })

@@ -105,7 +105,14 @@ export function settingsOf(node: DeviceNode): Setting[] {
       name: 'Low-voltage supply',
       value: `${device.dc.volts}\u00A0V over ${device.dc.m}\u00A0m of ${device.dc.mm2}\u00A0mm\u00B2`,
     })
+  if (device.comesWith !== undefined)
+    list.push({
+      name: 'Comes with',
+      value: `${device.comesWith}${device.visit === undefined ? '' : `, set up as number ${device.visit}, alone`}`,
+    })
   if (device.address !== undefined) list.push({ name: 'Address', value: device.address })
+  const listens = device.listens ?? (device.calledAt === undefined ? undefined : model.listens)
+  if (listens !== undefined) list.push({ name: 'Listens at', value: listens })
   if (device.coding !== undefined) list.push({ name: 'Recording', value: CODING_WORDS[device.coding] })
   if (device.timecode !== undefined)
     list.push({ name: 'Timecode', value: device.timecode === 'drop' ? 'drop-frame' : 'non-drop' })
