@@ -4,6 +4,7 @@ export type Row = [name: string, change: (file: any) => void, path: string, foun
 const battery = { title: 'Pack', order: 1, kind: 'pack', wh: 16 }
 const medium = { title: 'Card', order: 1, device: 'recorder', gb: 64 }
 const uplink = { title: 'House', order: 1, by: 'wire' }
+const lens = { title: 'Zoom', order: 1, fromMm: 8, toMm: 160 }
 const destination = { title: 'Page', order: 1, encoder: 'stream', videoMbps: 6 }
 const clap = { order: 1, sink: 'hall', source: 'wide', sound: 'desk', earlyMs: [20], heldMs: 0, on: '0a1b2c3d' }
 
@@ -96,6 +97,43 @@ export const BUDGETS: readonly Row[] = [
     'exfat',
   ],
   ['a medium in nobody', lacking('media', medium, 'device'), '/plans/main/media/odd', '', 'device'],
+  [
+    'a zoom that ends before it begins',
+    entry('lenses', lens, { toMm: 4 }),
+    '/plans/main/lenses/odd/toMm',
+    '4',
+    'at least 8',
+  ],
+  ['a lens of nothing', entry('lenses', lens, { fromMm: 0 }), '/plans/main/lenses/odd/fromMm', '0', '0.5'],
+  [
+    'a shot of somebody who stands in the lens',
+    device('aim', { m: 0, size: 'head' }),
+    '/plans/main/devices/wide/aim/m',
+    '0',
+    '0.1',
+  ],
+  [
+    'a shot of a size that nobody knows',
+    device('aim', { m: 9, size: 'nose' }),
+    '/plans/main/devices/wide/aim/size',
+    '"nose"',
+    'chest',
+  ],
+  [
+    'a port that is too high',
+    device('calledAt', 'udp:65536'),
+    '/plans/main/devices/wide/calledAt',
+    '"udp:65536"',
+    '6553[0-5]',
+  ],
+  ['a port of no protocol', device('listens', 'post:80'), '/plans/main/devices/wide/listens', '"post:80"', 'udp|tcp'],
+  [
+    'an address to come with that is none',
+    device('comesWith', '192.168.0.300/24'),
+    '/plans/main/devices/wide/comesWith',
+    '"192.168.0.300/24"',
+    'up to 255',
+  ],
   [
     'a line that leaves by none of the ways',
     entry('uplinks', uplink, { by: 'pigeon' }),

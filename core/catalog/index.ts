@@ -49,5 +49,5 @@ export {
   portsOf,
   takesProtected,
 } from './model'
-export { CATALOGUE_CURRENCY, MODELS, bodyOf, inletOf, inrushOf, largestDrawOf, mixOf } from './models'
+export { CATALOGUE_CURRENCY, MODELS, bodyOf, opticsOf, inletOf, inrushOf, largestDrawOf, mixOf } from './models'
 export { PORT_COLUMNS, type PortRow, portRows, portsOfRows } from './table'

@@ -377,6 +377,8 @@ export interface Model {
   readonly limits?: readonly Limit[]
   /** Controllers: the kind of surface that switchers see in it; absent, it works other things alone. */
   readonly surface?: (typeof SURFACES)[number]
+  /** Cameras: width of the used 16:9 area, mm, and the focal lengths of the lens that cannot be changed, mm. */
+  readonly optics?: { readonly sensorMm: number; readonly lens?: { readonly fromMm: number; readonly toMm: number } }
   /** Where it listens for whoever moves or sets it: `udp:` or `tcp:` and the number of the port, 1 .. 65535, typically. */
   readonly listens?: string
   /** Control ports, of which one must be connected for the device to be set up. */

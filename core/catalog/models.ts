@@ -2,6 +2,7 @@ import type { Mix, Model } from './model'
 import { BATTERIES, CHARGING } from './rows/batteries'
 import { BESIDE } from './rows/beside'
 import { bodyRow } from './rows/bodies'
+import { opticsRow } from './rows/optics'
 import { SINKS } from './rows/sinks'
 import { SOURCES } from './rows/sources'
 import { STAGES } from './rows/switchers'
@@ -21,6 +22,7 @@ export const MODELS: ReadonlyMap<string, Model> = new Map(
       from: `builtin/${id}@${REVISION}`,
       ...row,
       ...bodyRow(id, row.supply),
+      ...opticsRow(id),
       ...(BATTERIES[id] ? { battery: BATTERIES[id] } : {}),
       ...(CHARGING.includes(id) ? { charges: true as const } : {}),
     },
@@ -44,6 +46,9 @@ export const largestDrawOf = (model: Model): number => Math.max(model.watts, bod
 /** Where its mains lead goes in, and the volts that it works on; undefined where nobody said, or where it has none. */
 export const inletOf = ({ supply, inlet, from }: Model): Model['inlet'] =>
   supply === 'mains' ? (inlet ?? BY_REFERENCE.get(from)?.inlet) : undefined
+
+/** The width of a camera's picture area, and its lens where that cannot be changed; undefined where nobody said. */
+export const opticsOf = ({ optics, from }: Model): Model['optics'] => optics ?? BY_REFERENCE.get(from)?.optics
 
 /** What it takes in the instant when it is switched on; undefined where nobody said. */
 export const inrushOf = ({ inrush, from }: Model): Model['inrush'] => inrush ?? BY_REFERENCE.get(from)?.inrush

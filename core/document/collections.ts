@@ -1,6 +1,7 @@
 import type { EntryOf } from '#core/kernel'
 import { goods, jobs, services } from '../features/cost/collection'
 import { graphics, photographs } from '../features/keys/collection'
+import { lenses } from '../features/lens/collection'
 import { destinations, uplinks } from '../features/line/collection'
 import { media } from '../features/media/collection'
 import { batteries, circuits, distributions, strips } from '../features/power/collection'
@@ -51,6 +52,7 @@ export const DEFINITIONS = {
   strips,
   distributions,
   photographs,
+  lenses,
 } as const
 
 export type Collection = keyof typeof DEFINITIONS

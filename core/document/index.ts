@@ -11,6 +11,8 @@ export {
   type Opening,
   type PortSetting,
   SHOTS,
+  SHOT_SIZES,
+  type ShotSize,
   TASKS,
   type Task,
 } from './collections/devices'

@@ -159,6 +159,7 @@ const GRAVITY: Readonly<Record<string, string>> = {
   E04: 'Q',
   R01: 'R',
   R02: 'R',
+  R05: 'Q',
   R04: 'R',
   R06: 'R',
   R07: 'D',

@@ -5,6 +5,7 @@ import { clips } from './clips/feature'
 import { continuity } from './continuity/feature'
 import { control } from './control/feature'
 import { crew } from './crew/feature'
+import { lens } from './lens/feature'
 import { inputs } from './inputs/feature'
 import { keys } from './keys/feature'
 import { kit } from './kit/feature'
@@ -30,6 +31,7 @@ export const FEATURES = [
   kit,
   continuity,
   crew,
+  lens,
   power,
   media,
   line,

@@ -7,6 +7,7 @@ import { lengthText, moneyText } from '#core/words'
 import { useUnits } from '~/shell/look'
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
+import LensesPart from './LensesPart.vue'
 import { decimal, matches, priceSchema } from '~/ui/typed'
 
 /** What is needed of everything, and how much of it is there. */
@@ -149,6 +150,7 @@ defineExpose({ ownAll, copyTable, uncounted })
         </tr>
       </tbody>
     </table>
+    <LensesPart :lenses="plan.lenses" />
   </div>
 </template>
 

@@ -29,6 +29,10 @@ export type Task = (typeof TASKS)[number]
 export const SHOTS = ['safe', 'wide', 'close', 'side', 'floor', 'detail', 'audience', 'overhead', 'roaming'] as const
 export type Shot = (typeof SHOTS)[number]
 
+/** How much of somebody a shot shows, from far to near. */
+export const SHOT_SIZES = ['wide', 'full', 'knees', 'waist', 'chest', 'head'] as const
+export type ShotSize = (typeof SHOT_SIZES)[number]
+
 /** What a lamp follows that is lit only while every switcher on the way has its source on air; no device has this name. */
 export const EVERYWHERE = 'everywhere'
 
@@ -51,6 +55,8 @@ export interface Device {
   /** Cameras: what it shows, whether somebody stands at it, and its exposure as the n of 1/n s. */
   readonly shot?: Shot
   readonly manned?: true
+  /** Cameras: how far away whom it shows stands, m, how much of them, and the width of its area, mm, where its mode crops it. */
+  readonly aim?: { readonly m: number; readonly size: ShotSize; readonly sensorMm?: number }
   /** By what it is fed, where there is a choice: over its network lead, or by a supply of its own. */
   readonly fed?: (typeof FED_BY)[number]
   /** Computers: what each does beside what its leads say. */
@@ -207,6 +213,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     standard: ref('format'),
     shot: oneOf(SHOTS),
     manned: said,
+    aim: object(['m', 'size'], { m: number(0.1, 1000), size: oneOf(SHOT_SIZES), sensorMm: number(1, 100) }),
     fed: oneOf(FED_BY),
     coding: oneOf(CODINGS),
     noLips: said,

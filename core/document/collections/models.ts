@@ -190,6 +190,10 @@ export const models = collection<Model>({
       10,
     ),
     configured: listOf(ref('slug'), 20, 1),
+    optics: object(['sensorMm'], {
+      sensorMm: number(1, 100),
+      lens: object(['fromMm', 'toMm'], { fromMm: number(0.5, 5000), toMm: number(0.5, 5000) }),
+    }),
     listens: { type: 'string', pattern: LISTENS },
     inset: ref('slug'),
     keyers: whole(0, 64),

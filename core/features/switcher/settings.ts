@@ -1,7 +1,8 @@
-import { dbText } from '#core/words'
+import { dbText, figure } from '#core/words'
 import { type Port, makesInAnyMode, portsOf } from '#core/catalog'
 import { type DeviceNode, carriedBy, inputsBefore, isSwitcher, outputFormat } from '#core/chain'
 import { CODING_WORDS, EVERYWHERE, type PortSetting, own } from '#core/document'
+import { SHOWN, mmText, needed } from '../lens/facts'
 import { tilesOf } from './tiles'
 import { DIVISION_TITLES, TRANSFER_TITLES, formatLabel } from '#core/signal'
 
@@ -104,6 +105,12 @@ export function settingsOf(node: DeviceNode): Setting[] {
     list.push({
       name: 'Low-voltage supply',
       value: `${device.dc.volts}\u00A0V over ${device.dc.m}\u00A0m of ${device.dc.mm2}\u00A0mm\u00B2`,
+    })
+  const frame = needed(device, model)
+  if (device.aim)
+    list.push({
+      name: 'Shot',
+      value: `${SHOWN[device.aim.size]} from ${figure(device.aim.m)}\u00A0m${frame ? `: ${mmText(frame.needMm)}` : ''}`,
     })
   if (device.comesWith !== undefined)
     list.push({

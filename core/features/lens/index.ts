@@ -1,0 +1,1 @@
+export { SHOWN, mmText, needed } from './facts'
