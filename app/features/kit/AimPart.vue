@@ -85,6 +85,10 @@ function wide(text: string): void {
 </template>
 
 <style scoped>
+dt {
+  align-self: start;
+  padding-top: 8px;
+}
 dd {
   margin: 0;
   display: flex;

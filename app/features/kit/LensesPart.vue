@@ -30,7 +30,7 @@ function zoom(id: string, lens: Entry<'lenses'>, end: 'fromMm' | 'toMm', text: s
 }
 function add(): void {
   const order = 1 + Math.max(0, ...Object.values(props.lenses).map(lens => lens.order))
-  const title = 'Zoom 24 to 70 mm'
+  const title = `Lens ${Object.keys(props.lenses).length + 1}`
   const id = freshId(title, props.lenses, Math.random)
   void store.commit('A lens in the kit', [
     { do: 'add', collection: 'lenses', id, value: { title, order, fromMm: 24, toMm: 70 } },
