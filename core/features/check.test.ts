@@ -403,7 +403,7 @@ describe('Bookshop Reading', () => {
     ['A08:device/host', 'Hold the sound at Mixing computer back by 143 ms'],
     ['A11:device/guest-screen', 'Send it without the sound of Call in 3'],
     ['K04:overlay/notice', 'Lay Books at the door over as solid as its file says'],
-    ['K05:overlay/cut-out', 'Key the colour 0 177 64 with tolerance 0\u00A0%, edge 27\u00A0%'],
+    ['K05:overlay/cut-out', 'Key the colour 0 177 64 with tolerance 0\u00A0%, edge 28\u00A0%'],
     ['K13:overlay/credits', 'Move Credits into the safe part'],
     ['K13:overlay/credits+small', 'Give up Credits'],
   ]

@@ -1,6 +1,6 @@
 import type { Cells } from './cells'
 import type { Region } from './pixels'
-import { chromaBytes } from './fast'
+import { chromaBytes, sharedBytes } from './fast'
 import { type Graphic, HOLE, meant } from './graphic'
 import { LIMITS, type Measured, WOBBLE, later } from './measure'
 import { type Colour, type Pixels, plain } from './pixels'
@@ -44,7 +44,7 @@ const solidAt = (shine: number, { tolerance, edge }: Pick<Chroma, 'tolerance' | 
  */
 export const chromaKeyed = (back: Pixels, fill: Pixels, chroma: Chroma, share = 1): Pixels => ({
   ...back,
-  data: chromaBytes(back.data, fill.data, ...chromaNumbers(chroma), share),
+  data: chromaBytes(back.data, inPairs(fill).data, ...chromaNumbers(chroma), share),
 })
 
 /** What a key by colour is worked out with: the screen's unit vector, tolerance, edge (above 0), spill. */
@@ -52,8 +52,18 @@ export function chromaNumbers({ screen, tolerance, edge, spill }: Chroma) {
   return [...hueOf(screen), tolerance, Math.max(edge, 1 / 255), spill] as const
 }
 
+/**
+ * A picture as a 4:2:2 link brings it, which is what a key by colour gets: two neighbours of a row share the mean of their
+ * colour differences, each keeps its brightness; in whole codes.
+ */
+export const inPairs = <P extends Pixels>(picture: P): P => ({
+  ...picture,
+  data: sharedBytes(picture.data, picture.width),
+})
+
 /** How solid each pixel of a picture before a screen becomes, 0 .. 1. */
-function solidities({ data }: Pixels, chroma: Chroma): Float64Array {
+function solidities(picture: Pixels, chroma: Chroma): Float64Array {
+  const { data } = inPairs(picture)
   const [kb, kr] = hueOf(chroma.screen)
   const found = new Float64Array(data.length / 4)
   for (let p = 0, i = 0; p < found.length; p++, i += 4) {
@@ -106,12 +116,17 @@ export function huesOf(graphic: Graphic, regions?: readonly Region[]): Cells | u
   const { truth, ground } = meant(graphic)
   if (colourOf(ground) < LEAST_COLOUR || unevenness(graphic, truth) > UNEVEN) return undefined
   const counts = new Uint32Array(STEPS * STEPS * CLASSES.length)
-  const { width, data } = graphic
+  const { width } = graphic
+  const { data } = inPairs(graphic)
   const inside = (x: number, y: number) =>
     !regions || regions.some(({ left, top, right, bottom }) => x >= left && x < right && y >= top && y < bottom)
   const step = (value: number) => Math.min(STEPS - 1, Math.max(0, Math.floor((value + 0.5) * STEPS)))
   for (let p = 0, i = 0; p < truth.length; p++, i += 4) {
-    if (!inside(p % width, Math.floor(p / width))) continue
+    const x = p % width
+    if (!inside(x, Math.floor(p / width))) continue
+    // Ground that shares its colour with what stands beside it is the rim of that: nobody can say how solid it is meant to be.
+    const beside = x ^ 1
+    if (truth[p] === 0 && beside < width && truth[p - x + beside] !== 0) continue
     const [cb, cr] = difference(data[i]!, data[i + 1]!, data[i + 2]!)
     counts[(step(cb) * STEPS + step(cr)) * CLASSES.length + CLASSES.indexOf(truth[p] as 0)]!++
   }

@@ -4,7 +4,7 @@ import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { random } from '../../testing/chains'
-import { type Chroma, chromaKeyed } from './chroma'
+import { type Chroma, chromaKeyed, inPairs } from './chroma'
 import { drawnAtOnce } from './fast'
 import { keyed, luma, matteTable, mixed } from './key'
 import { type Colour, type Pixels, plain } from './pixels'
@@ -236,6 +236,36 @@ function plainChroma(back: Colour, fill: Colour, { screen, tolerance, edge, spil
   )
 }
 
+describe('neighbours that share their colour', () => {
+  it('have the mean of their colour differences and each its own brightness, within a code, in rows of any length', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 11 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.nat(999),
+        (width, height, seed) => {
+          const from = colours(seed, width, height)
+          const made = inPairs(from)
+          const partsOf = (i: number) => {
+            const [r, g, b] = [0, 1, 2].map(c => from.data[i + c]!) as [number, number, number]
+            const y = (13_933 * r + 46_871 * g + 4732 * b) / 65_536
+            return { y, cb: b - y, cr: r - y }
+          }
+          for (let p = 0; p < width * height; p++) {
+            const x = p % width
+            const other = (x ^ 1) < width ? p - x + (x ^ 1) : p
+            const [one, two] = [partsOf(p * 4), partsOf(other * 4)]
+            const [red, blue] = [one.y + (one.cr + two.cr) / 2, one.y + (one.cb + two.cb) / 2]
+            // Y' = (13933 R + 46871 G + 4732 B) / 65536, for green.
+            const green = (one.y * 65_536 - 13_933 * red - 4732 * blue) / 46_871
+            for (const [c, value] of [red, green, blue].entries())
+              expect(Math.abs(made.data[p * 4 + c]! - clamp(value))).toBeLessThanOrEqual(0.6)
+          }
+        },
+      ),
+    ))
+})
+
 describe('the kernel of a key by colour', () => {
   const byte = fc.integer({ min: 0, max: 255 })
   const colour = fc.tuple(byte, byte, byte)
@@ -248,9 +278,10 @@ describe('the kernel of a key by colour', () => {
         (pairs, screen, [t, e, s, f]) => {
           const chroma = { screen, tolerance: t! / 100, edge: e! / 100, spill: s! / 100 }
           const row = (of: readonly Colour[]): Pixels => ({
-            width: of.length,
+            width: of.length * 2,
             height: 1,
-            data: Uint8ClampedArray.from(of.flatMap(one => [...one, 255])),
+            // Each twice: neighbours share their colour, and these have one.
+            data: Uint8ClampedArray.from(of.flatMap(one => [...one, 255, ...one, 255])),
           })
           const found = chromaKeyed(
             row(pairs.map(([back]) => back)),
@@ -260,7 +291,7 @@ describe('the kernel of a key by colour', () => {
           )
           pairs.forEach(([back, fill], i) => {
             const plainly = plainChroma(back, fill, chroma, f! / 100)
-            const made = [...found.data.slice(i * 4, i * 4 + 4)]
+            const made = [...found.data.slice(i * 8, i * 8 + 4)]
             const most = Math.max(...plainly.map((code, c) => Math.abs(code - made[c]!)))
             expect([most, made[3]]).toEqual([most > 1 ? 'one code at most' : most, 255])
             if (solidIn(fill, chroma) === 0) expect(made).toEqual([...back, 255])

@@ -21,6 +21,7 @@ interface Kernels {
     pixels: number,
     ...numbers: [kb: number, kr: number, tolerance: number, edge: number, spill: number, share: number]
   ): void
+  shared(from: number, out: number, width: number, height: number): void
   scale(
     from: number,
     width: number,
@@ -217,6 +218,10 @@ export const chromaBytes = (
   kernels().made([back, fill], back.length, (fast, [under, over], out) =>
     fast.chroma(under!, over!, out, back.length >> 2, ...numbers),
   )
+
+/** A picture whose neighbours share their colour differences, two and two of each row: see `inPairs`. */
+export const sharedBytes = (from: Bytes, width: number): Bytes =>
+  kernels().made([from], from.length, (fast, [at], out) => fast.shared(at!, out, width, from.length / 4 / width))
 
 /** For each pixel of a scaled row or column: the first source pixel that counts, and so many weights from it on. */
 export interface Taps {

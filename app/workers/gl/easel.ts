@@ -222,7 +222,7 @@ export class GlEasel implements Easel<Held> {
 
   chromaKeyed(back: Held, fill: Held, chroma: Parameters<Easel<Held>['chromaKeyed']>[2], share: number): Held {
     const [kb, kr, tolerance, edge, spill] = chromaNumbers(chroma)
-    return this.made(back, 'chroma', [back, fill], {
+    return this.made(back, 'chroma', [back, this.made(fill, 'pair', [fill])], {
       hue: (gl, at) => gl.uniform2f(at, kb, kr),
       amounts: (gl, at) => gl.uniform3f(at, tolerance, edge, spill),
       share: float(share),

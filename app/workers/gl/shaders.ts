@@ -41,6 +41,21 @@ void main() {
   );
 }`
 
+/** Two neighbours of a row share their colour differences. */
+const PAIR = `${WHOLE}ivec3 at(int x) { return ivec3(texelFetch(one, ivec2(x, here().y), 0).rgb); }
+ivec2 apart(ivec3 c) {
+  int y = 13933 * c.r + 46871 * c.g + 4732 * c.b;
+  return ivec2((c.r << 16) - y, (c.b << 16) - y);
+}
+void main() {
+  ivec3 mine = at(here().x);
+  int beside = here().x ^ 1;
+  ivec3 theirs = beside < textureSize(one, 0).x ? at(beside) : mine;
+  ivec2 d = (apart(theirs) - apart(mine)) >> 9;
+  int g = -((d.x * 19481 + d.y * 6616) >> 16);
+  made = uvec4(clamp((mine * 256 + ivec3(d.x, g, d.y) + 128) >> 8, ivec3(0), ivec3(255)), 255);
+}`
+
 /** A key by colour: hue the screen's unit vector, then tolerance, edge and spill. */
 const CHROMA = `${WHOLE}uniform vec2 hue;
 uniform vec3 amounts;
@@ -127,6 +142,7 @@ void main() {
 export const SHADERS = {
   mix: MIX,
   key: KEY,
+  pair: PAIR,
   chroma: CHROMA,
   wipe: WIPE,
   mask: MASK,

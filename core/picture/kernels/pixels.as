@@ -136,6 +136,65 @@ export function key(
   }
 }
 
+/** A colour less the brightness, 1/65536 of a code, of four pixels. */
+// @ts-ignore: decorator
+@inline
+function apart(colour: v128, y: v128): v128 {
+  return i32x4.sub(i32x4.shl(colour, 16), y)
+}
+
+/** (256 value + more + 128) >> 8, as a byte. */
+// @ts-ignore: decorator
+@inline
+function moved(value: v128, more: v128): v128 {
+  const sum = i32x4.shr_s(i32x4.add(i32x4.add(i32x4.shl(value, 8), more), i32x4.splat(128)), 8)
+  return i32x4.min_s(i32x4.splat(255), i32x4.max_s(i32x4.splat(0), sum))
+}
+
+/** Four pixels, each with the mean colour difference of itself and its neighbour, and its own brightness. */
+// @ts-ignore: decorator
+@inline
+function shared4(c: v128): v128 {
+  const low = i32x4.splat(255)
+  const r = v128.and(c, low)
+  const g = v128.and(i32x4.shr_u(c, GREEN), low)
+  const b = v128.and(i32x4.shr_u(c, BLUE), low)
+  const y = i32x4.add(
+    i32x4.add(i32x4.mul(r, i32x4.splat(13933)), i32x4.mul(g, i32x4.splat(46871))),
+    i32x4.mul(b, i32x4.splat(4732)),
+  )
+  const cr = apart(r, y)
+  const cb = apart(b, y)
+  const dr = i32x4.shr_s(i32x4.sub(v128.shuffle<i32>(cr, cr, 1, 0, 3, 2), cr), 9)
+  const db = i32x4.shr_s(i32x4.sub(v128.shuffle<i32>(cb, cb, 1, 0, 3, 2), cb), 9)
+  const dg = i32x4.neg(
+    i32x4.shr_s(i32x4.add(i32x4.mul(dr, i32x4.splat(19481)), i32x4.mul(db, i32x4.splat(6616))), 16),
+  )
+  return v128.or(
+    v128.or(moved(r, dr), i32x4.shl(moved(g, dg), GREEN)),
+    v128.or(i32x4.shl(moved(b, db), BLUE), i32x4.splat(<i32>0xff000000)),
+  )
+}
+
+/** Colour differences shared by two neighbours of a row each, from its start; a last one alone keeps its own. */
+export function shared(from: usize, out: usize, width: i32, height: i32): void {
+  for (let y = 0; y < height; y++) {
+    const line = <usize>(y * width) << 2
+    let x = 0
+    for (; x + 4 <= width; x += 4) {
+      const at = line + (<usize>x << 2)
+      v128.store(out + at, shared4(v128.load(from + at)))
+    }
+    for (; x < width; x += 2) {
+      const at = line + (<usize>x << 2)
+      const one = load<i32>(from + at)
+      const made = shared4(i32x4(one, x + 1 < width ? load<i32>(from + at, 4) : one, one, one))
+      store<i32>(out + at, i32x4.extract_lane(made, 0))
+      if (x + 1 < width) store<i32>(out + at, i32x4.extract_lane(made, 1), 4)
+    }
+  }
+}
+
 /** One channel of four pixels as reals. */
 // @ts-ignore: decorator
 @inline
