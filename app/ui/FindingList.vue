@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { shallowRef, watch } from 'vue'
+import type { Edit } from '#core/document'
 import { SEVERITY_WORDS } from '#core/kernel'
 import type { Remedy } from '#core/propose'
 import { usePlanStore } from '~/plan/store'
 import type { ShownFinding } from '#core/features/board'
 
 /** Findings with what would mend them, one press to apply; for screens that show what no lane of the board does. */
-const props = defineProps<{ findings: readonly ShownFinding[] }>()
+const props = defineProps<{
+  findings: readonly ShownFinding[]
+  /** What belongs to a change and is worked out here: the edits that are made in its place. */
+  whole?: (edits: readonly Edit[]) => Promise<Edit[]>
+}>()
 const store = usePlanStore()
 const remedies = shallowRef<Readonly<Record<string, readonly Remedy[]>>>({})
+
+async function apply({ title, edits }: Remedy): Promise<void> {
+  await store.commit(title, (await props.whole?.(edits)) ?? edits)
+}
 
 watch(
   [() => props.findings.map(({ key }) => key).join(), () => store.report?.version] as const,
@@ -36,7 +45,7 @@ watch(
       :key="remedy.title"
       type="button"
       class="btn remedy"
-      @click="store.commit(remedy.title, remedy.edits)"
+      @click="apply(remedy)"
     >
       <span>{{ remedy.title }}</span>
       <span class="figures small">{{ remedy.effect.after.arrive }} of {{ remedy.effect.after.wanted }}</span>

@@ -12,6 +12,7 @@ import type { Benched } from '~/workers/protocol'
 import type { ShownFinding } from '#core/features/board'
 import BenchPicture from './BenchPicture.vue'
 import CaptionDialog from './CaptionDialog.vue'
+import { withParts } from './masks'
 import ChromaSet from './ChromaSet.vue'
 import KeyHistogram from './KeyHistogram.vue'
 import MeasureTable from './MeasureTable.vue'
@@ -451,7 +452,11 @@ defineExpose({ press, asking })
     </template>
     <template v-if="findings.length">
       <h3>Mend</h3>
-      <FindingList :findings="findings" />
+      <FindingList :findings="findings" :whole="withParts" />
+      <p v-if="findings.some(({ key }) => key.startsWith('K13:'))" class="small">
+        <button type="button" class="btn small" @click="caption = true">A template, or a caption anew</button>
+        with letters that are large enough, inside the safe part.
+      </p>
     </template>
     <div v-if="graphic && keying && !matte" class="smalls" :class="{ late: !benched }">
       <figure>

@@ -1,5 +1,15 @@
 import { toRaw } from 'vue'
-import { type Box, type Edit, type GraphicEntry, type Overlay, own, setEdit, slidesOf, type Plan } from '#core/document'
+import {
+  type Box,
+  type Edit,
+  type GraphicEntry,
+  type Overlay,
+  applyEdits,
+  own,
+  setEdit,
+  slidesOf,
+  type Plan,
+} from '#core/document'
 import { partId, through } from '#core/features/keys'
 import { usePlanStore } from '~/plan/store'
 import { usePainter } from '~/workers/painter'
@@ -24,23 +34,36 @@ const usedBy = ({ overlays }: Plan, id: string, but: string): ReadonlySet<string
     }),
   )
 
-/** Sets the box or the mask of an overlay, and counts anew what comes through of each of its pictures: one change. */
+/** Edits, and beside them what comes through anew of each picture whose overlay they lay or mask otherwise: one change. */
+export async function withParts(edits: readonly Edit[]): Promise<Edit[]> {
+  const { plan } = usePlanStore()
+  const laid = edits.flatMap(edit =>
+    edit.do === 'set' && edit.at[0] === 'overlays' && (edit.at[2] === 'box' || edit.at[2] === 'mask')
+      ? [edit.at[1]]
+      : [],
+  )
+  const applied = plan && laid.length ? applyEdits(toRaw(plan), edits) : undefined
+  if (!applied?.ok) return [...edits]
+  const { plan: after } = applied.value
+  const more: Edit[] = []
+  for (const id of new Set(laid)) {
+    const overlay = own(after.overlays, id)
+    for (const graphic of overlay ? slidesOf(overlay) : []) {
+      const one = own(after.graphics, graphic)
+      if (!one) continue
+      const others = usedBy(after, graphic, id)
+      const kept = Object.fromEntries(Object.entries(one.parts ?? {}).filter(([part]) => others.has(part)))
+      const parts: Parts = { ...kept, ...(await countedPart(one.file, overlay!)) }
+      const some = Object.keys(parts).length > 0
+      if (some || one.parts) more.push(setEdit(['graphics', graphic, 'parts'], some ? parts : undefined))
+    }
+  }
+  return [...edits, ...more]
+}
+
+/** Sets the box or the mask of an overlay, and counts anew what comes through of each of its pictures. */
 export async function lay(id: string, field: 'box' | 'mask', value: Box | undefined, words: string): Promise<void> {
   const store = usePlanStore()
-  const { plan } = store
-  const overlay = plan && own(plan.overlays, id)
-  if (!overlay) return
-  const [box, mask] = field === 'box' ? [value, overlay.mask] : [overlay.box, value]
-  const lying = { ...(box ? { box: toRaw(box) } : {}), ...(mask ? { mask: toRaw(mask) } : {}) }
-  const edits: Edit[] = [setEdit(['overlays', id, field], value)]
-  for (const graphic of slidesOf(overlay)) {
-    const one = own(plan.graphics, graphic)
-    if (!one) continue
-    const others = usedBy(plan, graphic, id)
-    const kept = Object.fromEntries(Object.entries(one.parts ?? {}).filter(([part]) => others.has(part)))
-    const parts: Parts = { ...kept, ...(await countedPart(one.file, lying)) }
-    const some = Object.keys(parts).length > 0
-    if (some || one.parts) edits.push(setEdit(['graphics', graphic, 'parts'], some ? parts : undefined))
-  }
-  await store.commit(words.slice(0, 120), edits)
+  if (!store.plan || !own(store.plan.overlays, id)) return
+  await store.commit(words.slice(0, 120), await withParts([setEdit(['overlays', id, field], value && toRaw(value))]))
 }

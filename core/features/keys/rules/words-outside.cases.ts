@@ -12,6 +12,12 @@ const caption = (x: number, y: number, letters: number) =>
     { name: { x: x / 160, y: y / 90, w: 60 / 160, h: (letters + 8) / 90 } },
   )
 
+/** The same, and no overlay has a picture. */
+const unknown = (plan: Faulty['plan']): Faulty['plan'] => ({
+  ...plan,
+  overlays: Object.fromEntries(Object.entries(plan.overlays).map(([id, { graphic: _, ...overlay }]) => [id, overlay])),
+})
+
 export const CASES: readonly Faulty[] = [
   {
     name: 'words at the edge of the picture',
@@ -50,5 +56,17 @@ export const CASES: readonly Faulty[] = [
     plan: onBlackPage(caption(20, 50, 6), { box: { x: 0.3, y: 0.3, w: 0.5, h: 0.5 } }),
     offers: ['Show Names over the whole picture'],
     says: ['3.3\u00A0% of the picture'],
+  },
+  {
+    name: 'a mask beside the box of an overlay whose picture nobody has yet',
+    gives: ['K13'],
+    plan: unknown(
+      onBlackPage(caption(20, 50, 9), {
+        box: { x: 0, y: 0, w: 0.4, h: 0.4 },
+        mask: { x: 0.5, y: 0.5, w: 0.4, h: 0.4 },
+      }),
+    ),
+    offers: ['Take the mask off Names', 'Lay the mask of Names where it stands', 'Give up Names'],
+    says: ['Nothing of Names comes through its mask'],
   },
 ]

@@ -4,6 +4,7 @@ import { Draft, type Proposal, rule } from '#core/propose'
 import type { Traced } from '#core/chain'
 import { percent } from '#core/words'
 import { type Judged, firstsOf, judgedOf, standing, wordsOf } from '../judged'
+import { type Laid, allLaid } from '../laid'
 import { through } from '../masked'
 import { without } from '../offers'
 
@@ -31,8 +32,8 @@ export const wordsOutside = rule({
       says: 'The letters of {overlay} are {height} of the picture high: below 4\u00A0% they are not read on a phone.',
     },
   },
-  find: (traced, say) =>
-    (['outside', 'masked', 'nothing', 'small'] as const).flatMap(what =>
+  find: (traced, say) => [
+    ...(['outside', 'masked', 'small'] as const).flatMap(what =>
       firstsOf(traced, FAULTS[what]).map(judged =>
         say(
           what,
@@ -41,11 +42,19 @@ export const wordsOutside = rule({
         ),
       ),
     ),
+    ...unseen(traced).map(({ id, overlay }) =>
+      say('nothing', { on: 'overlay', overlay: id }, { overlay: text(overlay.title) }),
+    ),
+  ],
   remedies: (traced, { at, says }) => {
+    if (says === 'nothing') {
+      const laid = unseen(traced).find(({ id }) => at.on === 'overlay' && id === at.overlay)
+      return laid ? [...opened(traced, laid), without(traced, laid)] : []
+    }
     const what = says as keyof typeof FAULTS
     const judged = judgedOf(traced, at, FAULTS[what])
     if (!judged) return []
-    const mend = { outside: inside, masked: unmasked, nothing: opened, small: whole }[what]
+    const mend = { outside: inside, masked: unmasked, small: whole }[what]
     return [...mend(traced, judged), without(traced, judged.laid)]
   },
 })
@@ -73,8 +82,9 @@ function isMasked({ laid: { overlay }, graphic }: Judged): boolean {
 }
 
 const isSmall = (judged: Judged): boolean => (leastLetters(judged) ?? 1) < LIMITS.letters
-const isNothing = ({ laid: { overlay } }: Judged): boolean => through(overlay) === 'nothing'
-const FAULTS = { outside: isOutside, masked: isMasked, nothing: isNothing, small: isSmall }
+const FAULTS = { outside: isOutside, masked: isMasked, small: isSmall }
+/** Overlays of which a mask lets nothing through, whether their picture is known or not. */
+const unseen = (traced: Traced): Laid[] => allLaid(traced).filter(({ overlay }) => through(overlay) === 'nothing')
 
 /** The mask as large as the words need, or gone. */
 function unmasked({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged): Proposal[] {
@@ -96,7 +106,7 @@ function unmasked({ plan }: Traced, { id, laid: { overlay }, graphic }: Judged):
 }
 
 /** No mask, or one over the part of the picture in which it lies. */
-function opened({ plan }: Traced, { id, laid: { overlay } }: Judged): Proposal[] {
+function opened({ plan }: Traced, { id, overlay }: Laid): Proposal[] {
   const over = new Draft(plan)
   if (overlay.box) over.set(['overlays', id, 'mask'], overlay.box)
   const gone = new Draft(plan)
