@@ -482,6 +482,7 @@ const GRAMS: Readonly<Record<string, number>> = {
   'adapter-hdmi-micro-stiff': 10,
   'adapter-usbc-plug': 20,
   'air-sound': 0.001,
+  'air-network': 0.001,
 }
 const weighed = (id: string, row: LeadModel): LeadModel =>
   GRAMS[id] === undefined ? row : row.kind === 'cable' ? { ...row, gramsPerM: GRAMS[id] } : { ...row, grams: GRAMS[id] }
