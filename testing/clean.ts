@@ -18,6 +18,43 @@ const SHADED = patches(160, 90, CLEAR, [
 
 /** Plans that raise nothing, of different kinds of show. */
 export const CLEAN: Readonly<Record<string, Plan>> = {
+  // 9.6 * 10 / (16/9 * 0.55 * 1.75 + 0.0096) = 55.8 mm for the waist, 5.6 * 10 / 1.7167 = 32.6 mm of the camera's own lens.
+  'a tablet by radio beside a joystick, addresses changed one after the other, shots that the lenses make': plan({
+    devices: {
+      wide: {
+        model: 'camera-studio-sdi',
+        shot: 'safe',
+        ports: { sdi: { format: fmt('1080p59.94') } },
+        aim: { m: 10, size: 'waist' },
+      },
+      one: {
+        model: 'camera-ptz-2160',
+        ports: { sdi: { format: fmt('1080p59.94') }, hdmi: { format: fmt('1080p59.94') } },
+        aim: { m: 10, size: 'waist' },
+        comesWith: '192.168.0.100/24',
+        visit: 1,
+        listens: 'udp:6000',
+        calledAt: 'udp:6000',
+      },
+      net: 'switch-control-poe',
+      ap: 'access-point',
+      tab: 'tablet-control',
+      joy: { model: 'controller-joystick', comesWith: '192.168.0.100/24', visit: 2 },
+      main: 'switcher-12-sdi 1080p59.94',
+      hall: 'projector-sdi',
+    },
+    links: {
+      a: 'wide.sdi > main.in-1 coax-rg6 10',
+      b: 'one.sdi > main.in-2 coax-rg6 10',
+      h: 'main.out-1 > hall.in coax-rg6 10',
+      j: 'joy.network > net.in control-network 2',
+      p: 'net.out-2 > one.control control-network 20',
+      r: 'net.out-4 > ap.in control-network 5',
+      t: 'tab.air > ap.air-1 air-network 10',
+    },
+    wants: { hall: 'program' },
+    lenses: { zoom: { title: 'Zoom 8 to 160 mm', order: 1, fromMm: 8, toMm: 160 } },
+  } as never),
   'nothing yet': plan({ devices: {} }),
   'a caption with its shadow by fill and key': byPair(kept(SHADED, CARD_WORDS)),
   'a fill that is weighted, and taken as that': byPair(

@@ -9,7 +9,7 @@ import {
   parseAddress,
 } from '#core/document'
 import { Draft, type Proposal } from '#core/propose'
-import { type Surface, portsOf } from '#core/catalog'
+import { type Surface, mixOf, portsOf } from '#core/catalog'
 import { fact } from '#core/kernel'
 
 /** What controllers reach, through network switches in any direction. A lead that carries nothing has a finding of its own. */
@@ -92,7 +92,7 @@ const reachFact = fact<Traced, Reach>('control', traced => {
     unreached,
     from: reachedFrom,
     byAir: byAirOf(
-      nodes.filter(node => used(node) && (node.model.configured || isSwitcher(node))),
+      nodes.filter(node => used(node) && (node.model.configured || (isSwitcher(node) && !hasPanel(node)))),
       controllers,
       [from, joined(traced, ({ from: a, to: b }) => ![a, b].some(end => end?.port?.connector === 'aerial'))],
       socketsOf,
@@ -104,6 +104,9 @@ const reachFact = fact<Traced, Reach>('control', traced => {
       : controllers.filter(node => !hosts.has(node.id) && ![...from(socketsOf(node))].some(p => controllable.has(p))),
   }
 })
+
+/** What has a panel of its own goes on being worked there. */
+const hasPanel = ({ model }: DeviceNode): boolean => mixOf(model)?.surfaces.some(({ kind }) => kind === 'panel') ?? true
 
 function byAirOf(
   worked: readonly DeviceNode[],
