@@ -40,6 +40,7 @@ export {
   type Overlay,
   cutOf,
   graphicsOf,
+  EDGES,
   SHAPES,
   screenOf,
   slidesOf,

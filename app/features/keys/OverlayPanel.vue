@@ -2,8 +2,8 @@
 import { computed, ref } from 'vue'
 import { number } from 'yup'
 import { carriesPicture, portsOf } from '#core/catalog'
-import { type Box, type Overlay, SHAPES, emptyPlan, setEdit } from '#core/document'
-import type { OverlayRow, Overlays } from '#core/features/keys'
+import { type Box, EDGES, type Overlay, SHAPES, emptyPlan, setEdit } from '#core/document'
+import { EDGE_WORDS, type OverlayRow, type Overlays } from '#core/features/keys'
 import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
@@ -273,6 +273,20 @@ defineExpose({ nudge, press })
           "
         >
           <option v-for="shape in SHAPES" :key="shape" :value="shape">{{ shape }}</option>
+        </select></label
+      >
+      <label
+        ><span>Its graphic moves in</span>
+        <select
+          class="pick"
+          :value="row.overlay.comesFrom ?? ''"
+          @change="
+            event =>
+              set('comesFrom', valueIn(event), `${row.overlay.title} ${valueIn(event) ? 'moves in' : 'does not move'}`)
+          "
+        >
+          <option value="">not: it comes up where it stands</option>
+          <option v-for="edge in EDGES" :key="edge" :value="edge">from {{ EDGE_WORDS[edge] }}</option>
         </select></label
       >
       <label class="check"

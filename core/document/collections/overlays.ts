@@ -17,6 +17,8 @@ export interface Overlay {
   readonly drawnOn?: string
   /** Where it lies, in shares of the picture; absent, over all of it. */
   readonly box?: Box
+  /** The edge of the picture from which its graphic moves to its place, and back; absent, it does not move. */
+  readonly comesFrom?: (typeof EDGES)[number]
   /** What a mask lets through of it, in shares of the picture; absent, all. */
   readonly mask?: Box
   /** Of a key by shape: which; absent, a rectangle. */
@@ -43,6 +45,9 @@ export interface Overlay {
   readonly edge?: number
   readonly spill?: number
 }
+
+/** Edges of a picture. */
+export const EDGES = ['left', 'right', 'above', 'below'] as const
 
 /** What a key by shape cuts out: all of its box, or the largest ellipse in it. */
 export const SHAPES = ['rectangle', 'ellipse'] as const
@@ -121,6 +126,7 @@ export const overlays = collection<Overlay>({
     drawnOn: ref('slug'),
     box: PART,
     mask: PART,
+    comesFrom: oneOf(EDGES),
     shape: oneOf(SHAPES),
     over: ref('slug'),
     segments: listOf(ref('slug'), 1000),

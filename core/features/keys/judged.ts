@@ -263,22 +263,44 @@ export function contrastOf(about: About, { ink, plate }: WordBox): number | unde
   return guaranteed(one, other, solid(one), solid(other))
 }
 
-/** The least contrast of words over photographs of what they lie over, and over which; undefined where none is given. */
+interface Photographed {
+  readonly contrast: number
+  readonly photograph: PhotographEntry
+  /** It is the least on the way from that edge, and not where the words stand. */
+  readonly moving?: NonNullable<Overlay['comesFrom']>
+}
+
+/** All that words pass over that come straight from an edge of the picture to their place, in shares of it. */
+function wayIn(from: NonNullable<Overlay['comesFrom']>, { x, y, w, h }: ReturnType<typeof standing>) {
+  if (from === 'left') return { x: 0, y, w: x + w, h }
+  if (from === 'right') return { x, y, w: 1 - x, h }
+  return from === 'above' ? { x, y: 0, w, h: y + h } : { x, y, w, h: 1 - y }
+}
+
+/**
+ * The least contrast of words over photographs of what they lie over, also while they move in, and over which; undefined
+ * where none is given.
+ */
 export function contrastOn(
   about: About,
   words: readonly WordBox[],
   photographs: readonly PhotographEntry[],
-): { readonly contrast: number; readonly photograph: PhotographEntry } | undefined {
+): Photographed | undefined {
   const solid = solidities(about)
-  let worst: { contrast: number; photograph: PhotographEntry } | undefined
+  let worst: Photographed | undefined
   for (const photograph of photographs) {
     const light = readLight(photograph.light)
     if (!light) continue
     for (const word of words) {
       if (!word.ink || !word.plate) continue
       const [one, other] = [inkOf(word.ink), inkOf(word.plate)]
-      const found = contrastOver(light, standing(about.overlay, word), one, other, solid(one), solid(other))
-      if (!worst || found < worst.contrast) worst = { contrast: found, photograph }
+      const place = standing(about.overlay, word)
+      const over = (box: typeof place) => contrastOver(light, box, one, other, solid(one), solid(other))
+      const still = over(place)
+      const moving = about.overlay.comesFrom && over(wayIn(about.overlay.comesFrom, place))
+      const [found, where] =
+        moving !== undefined && moving < still ? [moving, { moving: about.overlay.comesFrom! }] : [still, {}]
+      if (!worst || found < worst.contrast) worst = { contrast: found, photograph, ...where }
     }
   }
   return worst

@@ -1,6 +1,7 @@
 import type { Cut, GraphicEntry } from '#core/document'
 import { LIMITS, measured, readCells } from '#core/picture'
 import { figure, percent } from '#core/words'
+import { EDGE_WORDS } from './edges'
 import { contrastOf, contrastOn, paintedBy, standing, wayOf, wordsOf } from './judged'
 import { isUncounted } from './masked'
 import type { OverlayRow } from './overlays'
@@ -151,7 +152,7 @@ function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
             now: `${figure(seen.contrast)} : 1`,
             good: `> ${LIMITS.contrastGood}`,
             bad: seen.contrast < LIMITS.contrast && (contrast ?? 0) < LIMITS.contrast,
-            why: `least over ${seen.photograph.title}, of ${photographs.length}`,
+            why: `least over ${seen.photograph.title}, of ${photographs.length}${seen.moving ? `, while it comes from ${EDGE_WORDS[seen.moving]}` : ''}`,
           },
         ]
       : []),

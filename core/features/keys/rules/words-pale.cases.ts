@@ -1,10 +1,15 @@
 import { type Faulty } from '../../../../testing/cases'
+import { lightOf, lightText } from '#core/picture'
 import { CLEAR, kept, patches, photograph } from '../../../../testing/graphics'
 import { byPair, onBlackPage } from '../../../../testing/overlaid'
 
 const WORDS = { name: { x: 30 / 160, y: 46 / 90, w: 60 / 160, h: 18 / 90 } }
 
 const LETTERS = kept(patches(160, 90, CLEAR, [[40, 50, 20, 9, [255, 255, 255, 255]]]), WORDS)
+
+/** Dark, and light in its left eighth, or its lowest sixth. */
+const HALF = lightText(lightOf(patches(64, 36, [20, 20, 20], [[0, 0, 8, 36, [200, 200, 200]]])))
+const FLOOR = lightText(lightOf(patches(64, 36, [20, 20, 20], [[0, 30, 64, 6, [200, 200, 200]]])))
 
 export const CASES: readonly Faulty[] = [
   {
@@ -40,5 +45,26 @@ export const CASES: readonly Faulty[] = [
     },
     offers: ['Give up Names'],
     says: ['Over the photograph Wall at noon', '1.7 to 1'],
+  },
+  {
+    name: 'white letters that pass a light wall on their way from the left',
+    gives: ['K12'],
+    // The words stand from 30 to 90 of 160; left of 20 of 160 it is light: 1.05 / 0.628 = 1.67. Where they stand, 1.05 / 0.057.
+    plan: {
+      ...onBlackPage(LETTERS, { comesFrom: 'left' }),
+      photographs: { half: { ...photograph('A wall and the night', 'wide', 20), light: HALF } },
+    },
+    offers: ['Let Names come up where it stands'],
+    says: ['A wall and the night', '1.7 to 1 while they come from the left'],
+  },
+  {
+    name: 'white letters that rise over a light floor',
+    gives: ['K12'],
+    plan: {
+      ...onBlackPage(LETTERS, { comesFrom: 'below' }),
+      photographs: { half: { ...photograph('A light floor', 'wide', 20), light: FLOOR } },
+    },
+    offers: ['Let Names come up where it stands'],
+    says: ['1.7 to 1 while they come from below'],
   },
 ]
