@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { onMounted, ref, toRaw, watch } from 'vue'
+import { onBeforeUnmount, onMounted, ref, toRaw, watch } from 'vue'
 import type { Scene } from '#core/picture'
 import type { Picture } from '#core/run'
-import { usePainter } from '~/workers/painter'
+import { inTurn, usePainter } from '~/workers/painter'
 
 /** What somebody sees, drawn from plain test pictures in the worker, at the size that it has here. */
 const props = defineProps<{
@@ -12,12 +12,15 @@ const props = defineProps<{
   width: number
   /** Said to those who do not see it. */
   label: string
+  /** It is what somebody looks at: it is drawn before others that wait. */
+  first?: boolean
 }>()
 const canvas = ref<HTMLCanvasElement>()
 let asked = 0
 
-async function paint(): Promise<void> {
-  const mine = ++asked
+async function paint(mine: number): Promise<void> {
+  // What is not wanted any more when its turn comes is not drawn.
+  if (mine !== asked) return
   const width = Math.round(props.width * Math.min(2, window.devicePixelRatio || 1))
   const height = Math.round((width * 9) / 16)
   const bytes = await usePainter().draw(toRaw(props.picture), toRaw(props.scenes), width, height)
@@ -29,8 +32,16 @@ async function paint(): Promise<void> {
 }
 
 onMounted(() => {
-  watch([() => props.picture, () => props.scenes, () => props.width], () => void paint(), { immediate: true })
+  watch(
+    [() => props.picture, () => props.scenes, () => props.width],
+    () => {
+      const mine = ++asked
+      inTurn(() => paint(mine), props.first === true)
+    },
+    { immediate: true },
+  )
 })
+onBeforeUnmount(() => asked++)
 </script>
 
 <template>

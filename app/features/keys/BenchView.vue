@@ -567,6 +567,7 @@ h3 {
   gap: 8px;
   align-items: center;
   min-height: 34px;
+  margin-top: 8px;
 }
 .smalls {
   display: grid;

@@ -261,6 +261,7 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
           :picture="seen.pictures[cell.picture]!"
           :scenes="seen.scenes"
           :width="304"
+          first
           :label="`${audience.name} sees ${cell.words}`"
         />
         <h2>{{ audience.name }}</h2>

@@ -25,6 +25,15 @@ describe('the size of a live picture', () => {
     wanted.value = 900
     await nextTick()
     expect(width.value).toBe(900)
+    // Five seconds with nearly all frames, and it rises; where that was too large, it waits for ten.
+    for (const frames of [30, 30]) second(frames)
+    expect(width.value).toBe(600)
+    for (const frames of [50, 48, 50, 49]) expect(second(frames)).toBe(600)
+    expect(second(50)).toBe(900)
+    for (const frames of [20, 20]) second(frames)
+    expect(width.value).toBe(600)
+    for (let s = 0; s < 9; s++) expect(second(50)).toBe(600)
+    expect(second(50)).toBe(900)
     // While the run stands still nothing is late.
     rate.value = undefined
     for (const frames of [3, 2, 1]) expect(second(frames)).toBe(900)
