@@ -89,6 +89,8 @@ test('makes a macro of an overlay that comes and goes, and looks at what it does
   await saved(page)
   await page.getByRole('link', { name: /Prove/ }).click()
   await page.getByRole('link', { name: 'Rehearse' }).click()
+  // A key that is pressed before the screen is there is nobody's.
+  await expect(page.locator('.large canvas')).toBeVisible()
   await press(page, 'm')
   await expect(page.getByText(/: in and out$/).first()).toBeVisible()
 })

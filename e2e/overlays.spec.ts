@@ -221,10 +221,10 @@ test('cuts somebody out by the colour of their screen, by mouse and by keys', as
   await expect(stays).toContainText('100\u00A0%')
   await expect(page.getByText(/^measured in/)).toBeVisible()
   await press(page, 'f')
-  await expect(side.getByText('0, 177, 64, tolerance 0\u00A0%, edge 27\u00A0%')).toBeVisible()
+  await expect(side.getByText('0, 177, 64, tolerance 0\u00A0%, edge 28\u00A0%')).toBeVisible()
   await press(page, 'Enter')
   await expect(stays).not.toContainText('100\u00A0%')
-  await expect(side.getByLabel('Soft edge')).toHaveValue('0.27')
+  await expect(side.getByLabel('Soft edge')).toHaveValue('0.28')
   // Two steps of the tolerance are one change of the plan.
   await press(page, 'ArrowRight', 'ArrowRight')
   await expect(side.getByLabel('Tolerance')).toHaveValue('0.02')

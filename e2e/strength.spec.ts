@@ -205,7 +205,7 @@ test('takes a cable of the house into the kit, and asks what is missing', async 
   await page.getByRole('button', { name: 'Take it' }).click()
   await expect(page.getByRole('alert')).toHaveText('Still needed: a name.')
   await page.getByLabel('What it is called there').fill('Wall run 3')
-  await page.getByLabel('Length').fill('40')
+  await page.getByLabel('Length', { exact: true }).fill('40')
   await page.getByRole('combobox', { name: 'From' }).fill('Gallery')
   await page.getByRole('combobox', { name: 'To' }).fill('Gallery')
   await page.getByRole('button', { name: 'Take it' }).click()

@@ -21,6 +21,8 @@ type Uniforms = Readonly<Record<string, (gl: Gl, at: WebGLUniformLocation) => vo
 const SAMPLERS = ['one', 'two', 'three', 'table', 'rows'] as const
 /** Pictures of others stay for so many draws after the last that showed them. */
 const KEPT = 3
+/** Of so many sizes room is kept that nobody uses just now. */
+const MOST_SIZES = 24
 
 const int = (value: number) => (gl: Gl, at: WebGLUniformLocation) => gl.uniform1i(at, value)
 const float = (value: number) => (gl: Gl, at: WebGLUniformLocation) => gl.uniform1f(at, value)
@@ -78,7 +80,15 @@ export class GlEasel implements Easel<Held> {
 
   private giveBack({ width, height, texture }: Held): void {
     const key = `${width} ${height}`
-    this.free.set(key, [...(this.free.get(key) ?? []), texture])
+    const mine = this.free.get(key) ?? []
+    // The size that was used last stands last.
+    this.free.delete(key)
+    this.free.set(key, [...mine, texture])
+    for (const [size, textures] of this.free) {
+      if (this.free.size <= MOST_SIZES) break
+      for (const one of textures) this.gl.deleteTexture(one)
+      this.free.delete(size)
+    }
   }
 
   private taken(width: number, height: number): Held {
