@@ -32,6 +32,13 @@ const TRIED: Picture = {
   ].map(layer => ({ port: 'in', ...layer }) as Layer),
 }
 
+/** The machine's own processor does the work of one of graphics: known by its name, which saves the trial. */
+function standsIn(gl: WebGL2RenderingContext): boolean {
+  const names = gl.getExtension('WEBGL_debug_renderer_info')
+  const name = String(gl.getParameter(names?.UNMASKED_RENDERER_WEBGL ?? gl.RENDERER))
+  return /swiftshader|llvmpipe|softpipe|software|basic render/i.test(name)
+}
+
 /** Draws pictures with WebGL2, as the kernels of core/picture do. */
 export class GlPainter {
   private constructor(
@@ -51,7 +58,7 @@ export class GlPainter {
       depth: false,
       failIfMajorPerformanceCaveat: !anyway,
     })
-    if (!canvas || !gl) return undefined
+    if (!canvas || !gl || (!anyway && standsIn(gl))) return undefined
     try {
       const painter = new GlPainter(canvas, new GlEasel(gl))
       return painter.agrees() && (anyway || painter.isFaster()) ? painter : undefined
