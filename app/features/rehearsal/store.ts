@@ -97,13 +97,26 @@ export const useRehearsal = defineStore('rehearsal', () => {
 
   /** How what is meant now would be done from where it was first said. */
   let way = ''
+  /** The answer that is under way, or came last: who is quicker than it presses all the same. */
+  let planning: Promise<Planned | undefined> | undefined
+  let chosen = 0
   async function choose(target: Target | undefined): Promise<void> {
     next.value = target
     way = ''
+    chosen++
     await replan()
   }
   async function replan(): Promise<void> {
-    planned.value = next.value && (await remote?.plan(toRaw(next.value)))
+    planning = next.value && remote?.plan(toRaw(next.value))
+    planned.value = await planning
+  }
+  function advise(): void {
+    const mine = chosen
+    void planning?.then(found => {
+      if (!found || mine !== chosen) return
+      way ||= found.words
+      advice.value = way
+    })
   }
   async function take(target: Target, frames = mix.value): Promise<void> {
     go()
@@ -115,10 +128,7 @@ export const useRehearsal = defineStore('rehearsal', () => {
   async function press(device: string, command: Command): Promise<void> {
     go()
     const meant = toRaw(next.value)
-    if (meant && planned.value) {
-      way ||= planned.value.words
-      advice.value = way
-    }
+    if (meant) advise()
     await remote?.press(device, command, tick(), toRaw(hand.value), meant)
     await replan()
     // It is there: nothing more is meant.
