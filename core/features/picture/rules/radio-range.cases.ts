@@ -103,4 +103,27 @@ export const CASES: readonly Faulty[] = [
     offers: ['In its place'],
     says: ['air5 looks', '4 others at 5.5\u00A0GHz', 'none of its 4'],
   },
+  {
+    name: 'a tablet too far from the access point, beside a joystick by wire',
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        one: 'camera-ptz-hdmi 1080p59.94',
+        ap: 'access-point',
+        tab: 'tablet-control',
+        joy: 'controller-joystick',
+        net: 'switch-control',
+        main: STAGE,
+      },
+      links: {
+        a: 'one.hdmi > main.in-1 hdmi-passive 2',
+        t: 'tab.air > ap.air-1 air-network 200',
+        j: 'joy.network > net.in control-network 2',
+        x: 'net.out-2 > ap.in control-network 5',
+        y: 'net.out-3 > one.control control-network 20',
+      },
+    }),
+    offers: ['Do without tab there'],
+    says: ['tab is 200\u00A0m from ap through the air', '60\u00A0m at the most'],
+  },
 ]

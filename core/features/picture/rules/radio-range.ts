@@ -1,4 +1,5 @@
-import { type DeviceNode, type Traced, type WireTrace, runWith, wireAt } from '#core/chain'
+import { isAir } from '#core/cable'
+import { type DeviceNode, type Traced, type WireTrace, leadOf, runWith, stoppedBy, wireAt } from '#core/chain'
 import type { Air } from '#core/document'
 import { count, length, loss, text } from '#core/kernel'
 import { Draft, type Proposal, isRadio, replaceDevice, rule, swapRadio } from '#core/propose'
@@ -11,6 +12,10 @@ export const radioRange = rule({
     far: {
       severity: 'R',
       says: '{radio} has to bring the picture {distance} through the air{between}; with {fading} kept against fading it carries {range} there, and is {short} short: the picture drops out.',
+    },
+    air: {
+      severity: 'R',
+      says: '{from} is {distance} from {to} through the air; that carries {range} at the most: what it brings drops out.',
     },
     clash: { severity: 'R', says: '{radio} and {other} both send on channel {channel}: each disturbs the other.' },
     many: {
@@ -39,6 +44,19 @@ export const radioRange = rule({
           ]
         : []
     }),
+    ...tooFar(traced).map(({ wire, stop }) =>
+      say(
+        'air',
+        { on: 'link', link: wire.id, part: 'cable' },
+        {
+          from: text(wire.from!.node.device.name),
+          to: text(wire.to!.node.device.name),
+          distance: length(wire.link.routeM ?? stop.lengthM),
+          range: length(stop.reachM),
+        },
+        runWith(traced, wire.id)?.id,
+      ),
+    ),
     ...clashes(traced).map(({ wire, node, other, air }) =>
       say(
         'clash',
@@ -68,6 +86,8 @@ export const radioRange = rule({
   remedies: (traced, found) => {
     if (found.says === 'clash') return freeChannels(traced, found.at.on === 'device' ? found.at.device : '')
     const at = wireAt(traced, found)
+    // How far it is was measured: where somebody stands is not for a remedy to say.
+    if (found.says === 'air') return at ? withoutAir(traced, at) : []
     if (found.says === 'many')
       return at ? [...replaceDevice(traced, at.wire.to!.node.id, 2, true), ...swapRadio(traced, at)] : []
     const link = at && links(traced).find(({ wire }) => wire.id === at.wire.id)
@@ -165,4 +185,15 @@ export function freeChannels(traced: Traced, id: string): Proposal[] {
       draft.set(['devices', id, 'air', 'channel'], channel)
       return { title: `Set ${mine.node.device.name} to channel ${channel}`.slice(0, 120), edits: draft.edits }
     })
+}
+
+/** Packs and radio networks that are farther from their other end than they reach. */
+const tooFar = (traced: Traced) =>
+  stoppedBy(traced, 'too-far').filter(({ wire }) => wire.from && wire.to && isAir(leadOf(traced.plan, wire.link).cable))
+
+/** Left out: whatever a cable brings too does without. */
+function withoutAir({ plan }: Traced, { wire }: WireTrace): Proposal[] {
+  const draft = new Draft(plan)
+  draft.disconnect(wire.id)
+  return [{ title: `Do without ${wire.from!.node.device.name} there`.slice(0, 120), edits: draft.edits }]
 }
