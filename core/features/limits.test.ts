@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { LEADS } from '#core/cable'
+import { MODELS } from '#core/catalog'
 import type { Plan } from '#core/document'
 import { remediesOf } from '#core/propose'
 import { fmt, plan } from '../../testing/plans'
@@ -56,6 +58,45 @@ describe('just within, and just beyond', () => {
     ['75+30', ['L03']],
     ['100+1', ['L03']],
   ])('control over %s m of network cable: %j', (pieces, expected) => expect(ids(control(pieces))).toEqual(expected))
+  const beside = [...LEADS].flatMap(([id, lead]) => {
+    if (lead.kind !== 'cable' || (lead.carries !== 'sound' && lead.carries !== 'control')) return []
+    if (lead.reach.kind !== 'length') return []
+    const { warnM, faultM } = lead.reach.steps[0]!
+    // The first two models of the catalogue whose sockets it joins.
+    const socket = (dir: 'in' | 'out', plug: string, other?: string) =>
+      [...MODELS].flatMap(([model, { ports }]) =>
+        Object.entries(ports)
+          .filter(([, port]) => port.dir === dir && port.carries === lead.carries && port.connector === plug)
+          .filter(() => model !== other)
+          .map(([port]) => ({ model, port })),
+      )[0]
+    const from = socket('out', lead.ends[0]) ?? socket('out', lead.ends[1])
+    const to =
+      socket('in', lead.ends[1], from?.model) ??
+      socket('in', lead.ends[0], from?.model) ??
+      // Two of a network may both give it on.
+      socket('out', lead.ends[1], from?.model)
+    return from && to ? [{ id, from, to, warnM, faultM }] : []
+  })
+  it.each(beside.map(one => [one.id, one] as const))('every lead for sound and control: %s', (id, one) => {
+    const told = (m: number) =>
+      ids(
+        plan({
+          devices: { a: one.from.model, b: one.to.model },
+          links: { l: `a.${one.from.port} > b.${one.to.port} ${id} ${id.startsWith('air') ? m : `0 =${m}`}` },
+        }),
+      ).filter(code => /^L0[3458]$/.test(code))
+    expect(told(Math.floor(one.warnM))).toEqual([])
+    expect(told(Math.floor(one.warnM) + 1)).toHaveLength(1)
+    expect(told(one.faultM + 1)).toHaveLength(1)
+  })
+  it('leaves out no lead for sound or control', () =>
+    expect(beside.map(({ id }) => id)).toEqual(
+      [...LEADS].flatMap(([id, lead]) =>
+        lead.kind === 'cable' && (lead.carries === 'sound' || lead.carries === 'control') ? [id] : [],
+      ),
+    ))
+
   const usb = (pieces: string) =>
     plan({
       devices: { cam: 'camera-box-hdmi 1080p59.94', pc: 'computer-control', main: 'switcher-4-computer 1080p59.94' },

@@ -126,4 +126,53 @@ export const CASES: readonly Faulty[] = [
     offers: ['Do without tab there'],
     says: ['tab is 200\u00A0m from ap through the air', '60\u00A0m at the most'],
   },
+  {
+    name: 'a tablet as far as only an empty hall allows',
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        one: 'camera-ptz-hdmi 1080p59.94',
+        ap: 'access-point',
+        tab: 'tablet-control',
+        joy: 'controller-joystick',
+        net: 'switch-control',
+        main: STAGE,
+      },
+      links: {
+        a: 'one.hdmi > main.in-1 hdmi-passive 2',
+        t: 'tab.air > ap.air-1 air-network 31',
+        j: 'joy.network > net.in control-network 2',
+        x: 'net.out-2 > ap.in control-network 5',
+        y: 'net.out-3 > one.control control-network 20',
+      },
+    }),
+    offers: ['Do without tab there'],
+    says: ['tab is 31\u00A0m from ap', 'carries 30\u00A0m, and 60\u00A0m only without them'],
+  },
+  ...(
+    [
+      [200, ['wren is 200\u00A0m from rx through the air', '100\u00A0m at the most']],
+      [61, ['wren is 61\u00A0m from rx', 'carries 60\u00A0m, and 100\u00A0m only without them']],
+    ] as const
+  ).map(([m, says]) => ({
+    name: `a pack on somebody ${m} m from its receiver`,
+    gives: ['L08'],
+    plan: plan({
+      devices: {
+        wren: 'pack-radio',
+        host: 'pack-radio',
+        rx: 'receiver-radio-2',
+        cam: { model: 'camera-hand-hdmi', limitsOff: true, ports: { hdmi: { format: fmt('1080p59.94') } } },
+        main: STAGE,
+      },
+      links: {
+        w: `wren.air > rx.pack-1 air-sound ${m}`,
+        h: 'host.air > rx.pack-2 air-sound 60',
+        r: 'rx.out > cam.microphone mini-jack-lead 0',
+        a: 'cam.hdmi > main.in-1 hdmi-passive 2 adapter-hdmi-micro',
+      },
+    }),
+    offers: ['Do without wren there'],
+    says,
+  })),
 ]

@@ -1,5 +1,5 @@
 import { isAir } from '#core/cable'
-import { type DeviceNode, type Traced, type WireTrace, leadOf, runWith, stoppedBy, wireAt } from '#core/chain'
+import { type DeviceNode, type Traced, type WireTrace, leadOf, lengthOf, runWith, wireAt } from '#core/chain'
 import type { Air } from '#core/document'
 import { count, length, loss, text } from '#core/kernel'
 import { Draft, type Proposal, isRadio, replaceDevice, rule, swapRadio } from '#core/propose'
@@ -16,6 +16,10 @@ export const radioRange = rule({
     air: {
       severity: 'R',
       says: '{from} is {distance} from {to} through the air; that carries {range} at the most: what it brings drops out.',
+    },
+    crowd: {
+      severity: 'R',
+      says: '{from} is {distance} from {to} through the air; once people stand between them that carries {crowded}, and {range} only without them: what it brings may drop out when the hall is full.',
     },
     clash: { severity: 'R', says: '{radio} and {other} both send on channel {channel}: each disturbs the other.' },
     many: {
@@ -44,15 +48,16 @@ export const radioRange = rule({
           ]
         : []
     }),
-    ...tooFar(traced).map(({ wire, stop }) =>
+    ...thin(traced).map(({ wire, distanceM, warnM, faultM }) =>
       say(
-        'air',
+        distanceM > faultM ? 'air' : 'crowd',
         { on: 'link', link: wire.id, part: 'cable' },
         {
           from: text(wire.from!.node.device.name),
           to: text(wire.to!.node.device.name),
-          distance: length(wire.link.routeM ?? stop.lengthM),
-          range: length(stop.reachM),
+          distance: length(distanceM),
+          crowded: length(warnM),
+          range: length(faultM),
         },
         runWith(traced, wire.id)?.id,
       ),
@@ -87,7 +92,7 @@ export const radioRange = rule({
     if (found.says === 'clash') return freeChannels(traced, found.at.on === 'device' ? found.at.device : '')
     const at = wireAt(traced, found)
     // How far it is was measured: where somebody stands is not for a remedy to say.
-    if (found.says === 'air') return at ? withoutAir(traced, at) : []
+    if (found.says === 'air' || found.says === 'crowd') return at ? withoutAir(traced, at) : []
     if (found.says === 'many')
       return at ? [...replaceDevice(traced, at.wire.to!.node.id, 2, true), ...swapRadio(traced, at)] : []
     const link = at && links(traced).find(({ wire }) => wire.id === at.wire.id)
@@ -187,9 +192,16 @@ export function freeChannels(traced: Traced, id: string): Proposal[] {
     })
 }
 
-/** Packs and radio networks that are farther from their other end than they reach. */
-const tooFar = (traced: Traced) =>
-  stoppedBy(traced, 'too-far').filter(({ wire }) => wire.from && wire.to && isAir(leadOf(traced.plan, wire.link).cable))
+/** Packs and radio networks that are farther from their other end than the air carries them through a hall full of people. */
+const thin = ({ plan, trace }: Traced) =>
+  [...trace.wires.values()].flatMap(({ wire, arrives, stop }) => {
+    const { cable } = leadOf(plan, wire.link)
+    if (!wire.from || !wire.to || !isAir(cable) || cable.reach.kind !== 'length') return []
+    if (!arrives && stop?.why !== 'too-far') return []
+    const distanceM = wire.link.routeM ?? lengthOf(cable, wire.link).lengthM
+    const { warnM, faultM } = cable.reach.steps[0]!
+    return distanceM !== undefined && distanceM > warnM ? [{ wire, distanceM, warnM, faultM }] : []
+  })
 
 /** Left out: whatever a cable brings too does without. */
 function withoutAir({ plan }: Traced, { wire }: WireTrace): Proposal[] {

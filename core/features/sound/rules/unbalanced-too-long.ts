@@ -1,15 +1,19 @@
-import { type CableModel, LEADS, choosePieces, cutLengthM, lengthStep } from '#core/cable'
+import { type CableModel, LEADS, choosePieces, cutLengthM, isAir, lengthStep } from '#core/cable'
 import { type Traced, type WireTrace, leadOf, lengthOf, runWith, socketName, wireAt } from '#core/chain'
 import { length, text } from '#core/kernel'
-import { Draft, type Proposal, rule } from '#core/propose'
+import { Draft, type Proposal, rule, shorterPieces } from '#core/propose'
 
 export const unbalancedTooLong = rule({
   code: 'L05',
-  about: 'Unbalanced sound too long.',
+  about: 'A sound lead too long, above all an unbalanced one.',
   messages: {
     long: {
       severity: 'Q',
       says: '{cable} from {from} to {to} is {length} long; unbalanced sound is good for about {reach}, and beyond that it hums and loses its highs.',
+    },
+    far: {
+      severity: 'Q',
+      says: '{cable} from {from} to {to} is {length} long; balanced sound is good for about {reach} of it, and beyond that it loses its highs.',
     },
   },
   find: (traced, say) =>
@@ -18,7 +22,7 @@ export const unbalancedTooLong = rule({
       return over
         ? [
             say(
-              'long',
+              over.unbalanced ? 'long' : 'far',
               { on: 'link', link: at.wire.id, part: 'cable' },
               {
                 cable: text(leadOf(traced.plan, at.wire.link).cable.title),
@@ -34,7 +38,7 @@ export const unbalancedTooLong = rule({
     }),
   remedies: (traced, found) => {
     const at = wireAt(traced, found)
-    return at ? balanced(traced, at) : []
+    return at ? [...shorterPieces(traced, at), ...(found.says === 'long' ? balanced(traced, at) : [])] : []
   },
 })
 
@@ -44,12 +48,12 @@ const unbalanced = ({ ends }: CableModel): boolean => ends.includes('mini-jack')
 function tooLong(
   { plan }: Traced,
   { wire, beside, arrives }: WireTrace,
-): { readonly lengthM: number; readonly reachM: number } | undefined {
+): { readonly lengthM: number; readonly reachM: number; readonly unbalanced: boolean } | undefined {
   const { cable } = leadOf(plan, wire.link)
-  if (beside !== 'sound' || !arrives || !unbalanced(cable) || cable.reach.kind !== 'length') return undefined
+  if (beside !== 'sound' || !arrives || isAir(cable) || cable.reach.kind !== 'length') return undefined
   const { lengthM } = lengthOf(cable, wire.link)
   const reachM = lengthStep(cable.reach.steps, 1).faultM
-  return lengthM !== undefined && lengthM > reachM ? { lengthM, reachM } : undefined
+  return lengthM !== undefined && lengthM > reachM ? { lengthM, reachM, unbalanced: unbalanced(cable) } : undefined
 }
 
 /** A transformer box at each end, and a balanced lead between them. */
