@@ -5,6 +5,7 @@ import { bestScreen, graphicEntry, paintedBy, partOf } from '#core/features/keys
 import {
   ClipMeter,
   type Graphic,
+  type Weights,
   chromaLost,
   chromaMatte,
   fillAs,
@@ -48,9 +49,10 @@ function stripes(marked: Uint8Array, from: Graphic, { box = WHOLE, mask = WHOLE,
 }
 
 /** What is meant of the graphic that was measured last: it is dragged at for a while. */
-let last: { readonly file: string; readonly meant: ReturnType<typeof meant> } | undefined
-function meantOf(file: string, graphic: Graphic): ReturnType<typeof meant> {
-  if (last?.file !== file) last = { file, meant: meant(graphic) }
+let last: { readonly key: string; readonly meant: ReturnType<typeof meant> } | undefined
+function meantOf(file: string, graphic: Graphic, weights: Weights = 709): ReturnType<typeof meant> {
+  const key = `${file} ${weights}`
+  if (last?.key !== key) last = { key, meant: meant(graphic, weights) }
   return last.meant
 }
 
@@ -124,7 +126,7 @@ const painter: Painter = {
       return transfer({ lost, comes, solid, ms: performance.now() - from }, [lost.buffer, comes.buffer, solid.buffer])
     }
     const edge = fringe(graphic, keying)
-    const lost = stripes(lostPixels(meantOf(file, graphic), keying), graphic, asked)
+    const lost = stripes(lostPixels(meantOf(file, graphic, keying.weights), keying), graphic, asked)
     const comes = shownAs(file, graphic, fillAs(keying), ...size).data.slice()
     const solid = solidityOf(shownAs(file, graphic, keying.way === 'linear' ? 'key' : 'on black', ...size), keying).data
     return transfer(

@@ -47,7 +47,7 @@ export {
   takesAnyEnd,
   wiresAt,
 } from './resolve'
-export { isMisread, rangeRead } from './reading'
+export { isMisread, rangeRead, weightsOf } from './reading'
 export { type Run, runsOf } from './runs'
 export { type DelayMs, type Signal, addDelay, delayMs } from './signal'
 export { UNHEARD_DB, gainOf, isReplaced, openingOf } from './sound'

@@ -1,6 +1,6 @@
 import type { Cut, FillKind } from '#core/document'
 import { type Graphic, type meant, sentAs } from './graphic'
-import { type Misread, keyed, luma, matteOf, matteTable } from './key'
+import { type Misread, type Weights, keyed, luma, matteOf, matteTable } from './key'
 import type { Way } from './measure'
 import type { Pixels } from './pixels'
 
@@ -11,6 +11,8 @@ export interface Keying {
   /** The fill that is sent beside a key signal; what is keyed by its own brightness lies on black. */
   readonly sends: FillKind
   readonly misread?: Misread
+  /** By which the keyer tells brightness; absent, BT.709. */
+  readonly weights?: Weights
 }
 
 /** As what the fill comes in. */
@@ -24,12 +26,13 @@ export function laidOver(back: Pixels, graphic: Graphic, keying: Keying): Pixels
     table: matteTable(clip, gain, invert, keying.misread),
     key: sentAs(graphic, keying.way === 'linear' ? 'key' : 'on black'),
     ...(premultiplied ? { premultiplied } : {}),
+    ...(keying.weights ? { weights: keying.weights } : {}),
   })
 }
 
 /** How solid each pixel of what decides becomes, in greys. */
-export const solidityOf = (cutBy: Pixels, { cut, misread }: Keying): Pixels =>
-  matteOf(cutBy, matteTable(cut.clip, cut.gain, cut.invert, misread))
+export const solidityOf = (cutBy: Pixels, { cut, misread, weights }: Keying): Pixels =>
+  matteOf(cutBy, matteTable(cut.clip, cut.gain, cut.invert, misread), weights)
 
 /** Grounds over which an edge is judged, codes: black, 40 % and white. */
 const GROUNDS = [0, 102, 255] as const
@@ -39,7 +42,7 @@ const GROUNDS = [0, 102, 255] as const
  * channel of 20 codes or more, the channel and ground (black, 40 %, white) where it is worst, with its sign. Undefined
  * where the graphic has no such pixels, or does not say how solid it is.
  */
-export function fringe(graphic: Graphic, { way, cut, sends, misread }: Keying): number | undefined {
+export function fringe(graphic: Graphic, { way, cut, sends, misread, weights }: Keying): number | undefined {
   if (graphic.opaque) return undefined
   const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
   const straight = way === 'linear' && sends === 'straight'
@@ -52,7 +55,7 @@ export function fringe(graphic: Graphic, { way, cut, sends, misread }: Keying): 
     if (alpha <= 0.05 || alpha >= 0.95 || Math.max(data[i]!, data[i + 1]!, data[i + 2]!) < 20) continue
     soft++
     const sent = [0, 1, 2].map(c => (straight ? data[i + c]! : Math.floor(data[i + c]! * alpha + 0.5)))
-    const a = table[way === 'linear' ? data[i + 3]! : luma(sent[0]!, sent[1]!, sent[2]!)]!
+    const a = table[way === 'linear' ? data[i + 3]! : luma(sent[0]!, sent[1]!, sent[2]!, weights)]!
     for (let c = 0; c < 3; c++)
       for (let g = 0; g < 3; g++) {
         const got = Math.min(255, Math.floor((cut.premultiplied ? 1 : a) * sent[c]! + (1 - a) * GROUNDS[g]! + 0.5))

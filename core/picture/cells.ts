@@ -1,4 +1,5 @@
 import { type Graphic, meant } from './graphic'
+import type { Weights } from './key'
 import type { Region } from './pixels'
 
 /**
@@ -16,9 +17,9 @@ export interface Cells {
 const MOST_CELLS = 6000
 const STEP = 16
 
-/** Counts a graphic, or parts of it; a pixel in two parts counts once. */
-export function cellsOf(graphic: Graphic, regions?: readonly Region[]): Cells {
-  const { y, truth } = meant(graphic)
+/** Counts a graphic, or parts of it, by BT.709 or the given weights; a pixel in two parts counts once. */
+export function cellsOf(graphic: Graphic, regions?: readonly Region[], weights?: Weights): Cells {
+  const { y, truth } = meant(graphic, weights)
   const counted = regions && new Uint8Array(y.length)
   for (const { left, top, right, bottom } of regions ?? [])
     for (let row = Math.max(0, top); row < Math.min(graphic.height, bottom); row++)

@@ -1,6 +1,6 @@
 import type { Region } from './pixels'
 import { type Graphic, meant } from './graphic'
-import { luma } from './key'
+import { type Weights, luma } from './key'
 
 /** A colour and how solid it is, 0 .. 255 each. */
 export type Ink = readonly [red: number, green: number, blue: number, solid: number]
@@ -151,5 +151,7 @@ function threshold(values: readonly number[]): number {
 }
 
 /** Brightness of an ink as it is sent over black, 0 .. 255. */
-export const sentLuma = ([r, g, b, solid]: Ink): number =>
-  luma(Math.floor((r * solid) / 255 + 0.5), Math.floor((g * solid) / 255 + 0.5), Math.floor((b * solid) / 255 + 0.5))
+export const sentLuma = ([r, g, b, solid]: Ink, weights?: Weights): number => {
+  const sent = (code: number) => Math.floor((code * solid) / 255 + 0.5)
+  return luma(sent(r), sent(g), sent(b), weights)
+}

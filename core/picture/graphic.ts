@@ -1,4 +1,4 @@
-import { luma } from './key'
+import { type Weights, luma } from './key'
 import { type Colour, type Pixels, type Region, plain } from './pixels'
 
 /**
@@ -132,7 +132,10 @@ export function straightPixels({ data, opaque }: Graphic): number {
 }
 
 /** Brightness of what is sent over black, by pixel; and how solid each is meant to be. */
-export function meant(graphic: Graphic): {
+export function meant(
+  graphic: Graphic,
+  weights?: Weights,
+): {
   readonly y: Uint8Array
   readonly truth: Uint8Array
   readonly ground: Colour
@@ -143,7 +146,7 @@ export function meant(graphic: Graphic): {
   for (let p = 0, i = 0; p < y.length; p++, i += 4) {
     const solid = graphic.data[i + 3]!
     if (solid === 0 && !graphic.opaque) continue
-    y[p] = luma(data[i]!, data[i + 1]!, data[i + 2]!)
+    y[p] = luma(data[i]!, data[i + 1]!, data[i + 2]!, weights)
     truth[p] = solid
   }
   return graphic.opaque ? { y, ...seenTruth(graphic) } : { y, truth, ground: [0, 0, 0] }

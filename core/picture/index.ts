@@ -14,7 +14,7 @@ export {
 export { type Ink, guaranteed, lettering, sentLuma } from './contrast'
 export { type Graphic, cropped, meant, reduced, sentAs, straightPixels } from './graphic'
 export { contrastOver, lightOf, lightText, readLight } from './light'
-export { LUMA, type Misread, keyWeights, matteTable, mixSteps } from './key'
+export { LUMA, type Misread, type Weights, keyWeights, matteTable, mixSteps } from './key'
 export { LIMITS, type Measured, type Setting, WOBBLE, type Way, findSetting, measured } from './measure'
 export { type Pixels, type Region, type Size, plain } from './pixels'
 export { scaled, spansOf, touched } from './place'

@@ -62,10 +62,10 @@ export function keyed(back: Pixels, fill: Pixels, matte: Matte, share = 1): Pixe
 }
 
 /** How solid each pixel becomes, as a picture in greys. */
-export function matteOf(key: Pixels, table: Float64Array): Pixels {
+export function matteOf(key: Pixels, table: Float64Array, weights?: Weights): Pixels {
   const to = plain(key.width, key.height)
   for (let i = 0; i < to.data.length; i += 4) {
-    const code = Math.floor(table[luma(key.data[i]!, key.data[i + 1]!, key.data[i + 2]!)]! * 255 + 0.5)
+    const code = Math.floor(table[luma(key.data[i]!, key.data[i + 1]!, key.data[i + 2]!, weights)]! * 255 + 0.5)
     to.data[i] = to.data[i + 1] = to.data[i + 2] = code
   }
   return to

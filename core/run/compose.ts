@@ -9,7 +9,7 @@ import {
   portsOf,
   isFeed,
 } from '#core/catalog'
-import { type DeviceNode, type Traced, gathers, isSwitcher, runInto, pointedAt } from '#core/chain'
+import { type DeviceNode, type Traced, gathers, isSwitcher, runInto, pointedAt, weightsOf } from '#core/chain'
 import { BLACK, type Content, type LinkEnd, type Overlay, cutOf, own, screenOf } from '#core/document'
 import { type MixState, type Seeing, type ShowState, atRest } from './state'
 import { storesOf } from './stores'
@@ -109,10 +109,6 @@ function between(old: Layer, next: Layer, { share, style, mid = 0.5 }: NonNullab
     : [dip, { ...next, share: Math.max(0, share - mid) / (1 - mid) }]
 }
 
-/** SD, whose rasters are 720 pixels wide, is BT.601; everything above it BT.709. */
-const weightsOf = ({ standard }: DeviceNode): Pick<Layer, 'weights'> =>
-  standard?.raster.startsWith('720x') ? { weights: 601 } : {}
-
 /** The lit keys in the order in which they lie, as far as a tap has them. */
 function keyLayers(
   traced: Traced,
@@ -122,6 +118,7 @@ function keyLayers(
   input: (port: string) => Picture,
 ): Layer[] {
   const keyers = mixOf(node.model)?.keyers ?? []
+  const weights = weightsOf(node)
   return (['before', 'after'] as const)
     .filter(place => within.includes(place))
     .flatMap(place =>
@@ -156,7 +153,7 @@ function keyLayers(
             ...(overlay.kind === 'pattern' && overlay.shape ? { shape: overlay.shape } : {}),
             ...(overlay.kind === 'linear' ? keySignal(traced, node, overlay, input) : {}),
             ...(overlay.kind === 'luma' || overlay.kind === 'linear'
-              ? { cut: cutOf(overlay), ...weightsOf(node) }
+              ? { cut: cutOf(overlay), ...(weights ? { weights } : {}) }
               : {}),
             ...(overlay.kind === 'chroma' ? { screen: screenOf(overlay) } : {}),
           },

@@ -3,7 +3,7 @@ import { useDropZone, useElementSize, useEventListener, useFileDialog } from '@v
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { cutWords, ofSteps, toSteps } from '#core/catalog'
 import { type Box, type Cut, type Overlay, emptyPlan, own, setEdit } from '#core/document'
-import { type OverlayRow, type Overlays, asMasked, asOne, measuresOf, paintedBy, wayOf } from '#core/features/keys'
+import { type OverlayRow, type Overlays, asKeyed, asOne, measuresOf, paintedBy, wayOf } from '#core/features/keys'
 import { type Chroma, type Keying, measured, readCells } from '#core/picture'
 import { percent } from '#core/words'
 import { usePlanStore } from '~/plan/store'
@@ -40,11 +40,11 @@ const {
 } = usePictures(() => props.row)
 const together = computed(() => {
   const all = slideIds.value.flatMap(id => own(plan.value.graphics, id) ?? [])
-  return all.length ? asOne(all.map(one => asMasked(toRaw(one), props.row.overlay))) : undefined
+  return all.length ? asOne(all.map(one => asKeyed(toRaw(one), props.row.overlay, props.row.weights))) : undefined
 })
 const graphic = computed(() => {
   const one = graphicId.value === undefined ? undefined : own(plan.value.graphics, graphicId.value)
-  return one && asMasked(one, props.row.overlay)
+  return one && asKeyed(one, props.row.overlay, props.row.weights)
 })
 const way = computed(() => wayOf(props.row.overlay))
 const byColour = computed(() => props.row.overlay.kind === 'chroma')
@@ -85,6 +85,7 @@ const keying = computed((): Keying | Chroma | undefined =>
           cut: cut.value,
           sends: props.row.sends ?? 'premultiplied',
           ...(props.row.misread ? { misread: props.row.misread } : {}),
+          ...(props.row.weights ? { weights: props.row.weights } : {}),
         }
       : undefined,
 )
@@ -159,7 +160,7 @@ const measures = computed(() =>
 )
 const slides = computed(() =>
   slideIds.value.map(id => {
-    const one = asMasked(plan.value.graphics[id]!, props.row.overlay)
+    const one = asKeyed(plan.value.graphics[id]!, props.row.overlay, props.row.weights)
     const bad = measuresOf(props.row, one, cut.value, undefined).some(measure => measure.bad)
     return { id, title: one.title, bad }
   }),

@@ -40,6 +40,9 @@ export interface Graphic {
   readonly cells?: string
   /** The same inside the words. */
   readonly wordCells?: string
+  /** The same two by the brightness of SD, BT.601; absent, nobody counted them so. */
+  readonly cells601?: string
+  readonly wordCells601?: string
   /** Of an opaque one before an even screen: pixels by colour difference; and those inside the words. */
   readonly hues?: string
   readonly wordHues?: string
@@ -48,9 +51,7 @@ export interface Graphic {
    * The same of parts that masks let through, by left, top, width and height in ten-thousandths of it; absent, nobody
    * counted them.
    */
-  readonly parts?: Readonly<
-    Record<string, { readonly cells?: string; readonly hues?: string; readonly ground?: readonly number[] }>
-  >
+  readonly parts?: Readonly<Record<string, Pick<Graphic, 'cells' | 'cells601' | 'hues' | 'ground'>>>
 }
 
 const colour = (n: number) => listOf(whole(0, 255), n, n)
@@ -73,9 +74,11 @@ export const graphics = collection<Graphic>({
     ground: colour(3),
     cells: CELLS,
     wordCells: CELLS,
+    cells601: CELLS,
+    wordCells601: CELLS,
     hues: CELLS,
     wordHues: CELLS,
-    parts: mapOf(object([], { cells: CELLS, hues: CELLS, ground: colour(3) }), 16),
+    parts: mapOf(object([], { cells: CELLS, cells601: CELLS, hues: CELLS, ground: colour(3) }), 16),
     words: mapOf(
       object(['x', 'y', 'w', 'h'], {
         x: number(0, 1),

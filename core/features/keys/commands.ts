@@ -31,14 +31,15 @@ function pictured({ checked: { traced }, picture }: CommandContext, id: string):
 }
 
 function reportOf(judged: Judged, graphic: Graphic | undefined) {
-  const { laid, cut, scale, misread, sends, pixels } = judged
+  const { laid, cut, scale, misread, weights, sends, pixels } = judged
+  const read = { ...(misread ? { misread } : {}), ...(weights ? { weights } : {}) }
   const edge =
     graphic && pixels
       ? fringe(graphic, {
           way: pixels.way,
           cut,
           sends: sends ?? 'premultiplied',
-          ...(misread ? { misread } : {}),
+          ...read,
         })
       : undefined
   const best = bestSetting(judged)
@@ -48,7 +49,7 @@ function reportOf(judged: Judged, graphic: Graphic | undefined) {
     graphic: judged.graphic.title,
     set: cutWords(scale, cut),
     fault: faultOf(judged) ?? null,
-    measures: measuresOf({ overlay: laid.overlay, ...(misread ? { misread } : {}) }, judged.graphic, cut, edge),
+    measures: measuresOf({ overlay: laid.overlay, ...read }, judged.graphic, cut, edge),
     best: best ? cutWords(scale, best.cut) : null,
   }
 }

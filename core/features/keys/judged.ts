@@ -1,5 +1,5 @@
 import { type KeyScale, keyScaleOf, ofSteps, toSteps } from '#core/catalog'
-import { type Traced, isMisread, runInto } from '#core/chain'
+import { type Traced, isMisread, runInto, weightsOf } from '#core/chain'
 import {
   type Cut,
   type FillKind,
@@ -23,6 +23,7 @@ import {
   type Setting,
   WOBBLE,
   type Way,
+  type Weights,
   cellsText,
   chromaMeasured,
   contrastOver,
@@ -37,7 +38,7 @@ import {
   summed,
 } from '#core/picture'
 import { type Laid, allLaid } from './laid'
-import { asMasked } from './masked'
+import { asKeyed } from './masked'
 
 /** An overlay whose graphic is in the plan, with what its key makes of it. */
 export interface Judged {
@@ -54,6 +55,8 @@ export interface Judged {
   /** What the source sends; undefined where neither the file nor anybody says. */
   readonly sends: FillKind | undefined
   readonly misread: Misread | undefined
+  /** By which its switcher tells brightness; absent, BT.709. */
+  readonly weights?: Weights
   /** Keys by brightness and by a key signal alone, where the graphic's pixels were counted. */
   readonly pixels?: {
     readonly way: Way
@@ -123,7 +126,8 @@ const PERCENTS: KeyScale = { steps: 100, shows: 'percent' }
 
 function judge(traced: Traced, laid: Laid): Judged[] {
   const { id, overlay, node, input } = laid
-  const graphics = graphicsOf(traced.plan, overlay).map(one => asMasked(one, overlay))
+  const weights = node && weightsOf(node)
+  const graphics = graphicsOf(traced.plan, overlay).map(one => asKeyed(one, overlay, weights))
   if (graphics.length === 0) return []
   const together = asOne(graphics)
   const scale = node ? keyScaleOf(node.model) : PERCENTS
@@ -131,14 +135,17 @@ function judge(traced: Traced, laid: Laid): Judged[] {
   const last = node && input !== undefined ? runInto(traced, { device: node.id, port: input })?.links.at(-1) : undefined
   const misread: Misread | undefined =
     last && isMisread(last) ? (last.signal!.range === 'narrow' ? 'narrow as full' : 'full as narrow') : undefined
-  const standing = { laid, id, scale, cut, misread, together }
+  const standing = { laid, id, scale, cut, misread, together, ...(weights ? { weights } : {}) }
   return graphics.map(graphic => {
     const title = graphics.length > 1 ? `${overlay.title}, ${graphic.title}` : overlay.title
     return judgeOne({ ...standing, graphic, title })
   })
 }
 
-type Unmeasured = Pick<Judged, 'laid' | 'id' | 'scale' | 'cut' | 'misread' | 'together' | 'graphic' | 'title'>
+type Unmeasured = Pick<
+  Judged,
+  'laid' | 'id' | 'scale' | 'cut' | 'misread' | 'weights' | 'together' | 'graphic' | 'title'
+>
 
 function judgeOne(one: Unmeasured): Judged {
   const {
@@ -208,12 +215,12 @@ export function bestSetting({ pixels, scale, cut, misread, together }: Judged): 
 /** What goes wrong with a key, the first that explains the rest: nothing else is told of it then. */
 export type KeyFault = 'invert' | 'dark' | 'ground' | 'eaten' | 'haze' | 'edges'
 
-export function faultOf({ graphic, cut, pixels, misread }: Judged): KeyFault | undefined {
+export function faultOf({ graphic, cut, pixels, misread, weights }: Judged): KeyFault | undefined {
   if (!pixels) return undefined
   const { way, cells, found, wordsLost } = pixels
   const haze = found.haze ?? 0
   const ground = graphic.ground
-  const groundLuma = ground ? sentLuma([ground[0]!, ground[1]!, ground[2]!, 255]) : 0
+  const groundLuma = ground ? sentLuma([ground[0]!, ground[1]!, ground[2]!, 255], weights) : 0
   if (way === 'luma' && graphic.opaque && groundLuma > 127 && !cut.invert) return 'invert'
   if (lostTooMuch(found.lost, wordsLost)) {
     // What no clip can bring back without its ground is dark itself; the rest is a matter of the setting.
@@ -244,13 +251,16 @@ export function flagWrong({ laid: { overlay }, sends, cut, pixels }: Judged): Fi
 }
 
 /** An overlay's key with how it stands. */
-type About = { readonly overlay: Overlay } & Pick<Judged, 'cut'> & { readonly misread?: Misread | undefined }
+type About = { readonly overlay: Overlay } & Pick<Judged, 'cut'> & {
+    readonly misread?: Misread | undefined
+    readonly weights?: Weights | undefined
+  }
 
 /** What its key makes of the ink and what lies behind it, 0 .. 1; undefined where that is what the file says. */
-function solidities({ overlay: { kind }, cut: { clip, gain, invert }, misread }: About) {
+function solidities({ overlay: { kind }, cut: { clip, gain, invert }, misread, weights }: About) {
   if (kind !== 'luma' && kind !== 'linear') return () => undefined
   const table = matteTable(clip, gain, invert, misread)
-  return (colour: Ink) => table[kind === 'linear' ? colour[3] : sentLuma(colour)]!
+  return (colour: Ink) => table[kind === 'linear' ? colour[3] : sentLuma(colour, weights)]!
 }
 
 const inkOf = ([r = 0, g = 0, b = 0, a = 0]: readonly number[]): Ink => [r, g, b, a]

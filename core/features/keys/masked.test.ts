@@ -1,12 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { tracedOf } from '#core/chain'
 import { check } from '#core/features'
 import { LIMITS, measured, readCells } from '#core/picture'
 import { remediesOf } from '#core/propose'
 import { CLEAR, kept, patches } from '../../../testing/graphics'
 import { onBlackPage } from '../../../testing/overlaid'
+import { fmt } from '../../../testing/plans'
 import { allJudged } from './judged'
-import { asMasked, isUncounted, partId, partOf, through } from './masked'
+import { asKeyed, isUncounted, partId, partOf, through } from './masked'
+import { measuresOf } from './measures'
 
 const share = fc.integer({ min: 0, max: 100 }).map(n => n / 100)
 const box = fc.tuple(share, share, share, share).map(([x, y, w, h]) => ({
@@ -105,7 +108,7 @@ describe('a key is measured on what its mask lets through', () => {
     const entry = { ...kept(framed), parts: { [partId(board)]: part } }
     // The board is 190 of 255; marks below 0.4 stay, all above is cut away.
     const cut = { clip: 0.4, gain: 0.8, invert: true as const }
-    const found = measured(readCells(asMasked(entry, { mask: board }).cells!, true)!, 'luma', cut)
+    const found = measured(readCells(asKeyed(entry, { mask: board }).cells!, true)!, 'luma', cut)
     expect([found.lost, found.haze]).toEqual([0, 0])
     expect(measured(readCells(entry.cells!, true)!, 'luma', cut).haze).toBeGreaterThan(LIMITS.groundStays)
   })
@@ -120,5 +123,60 @@ describe('a key is measured on what its mask lets through', () => {
     expect(offers).toEqual(
       expect.arrayContaining([expect.stringMatching(/^Take the mask off/), expect.stringMatching(/where it stands$/)]),
     )
+  })
+})
+
+describe('what a switcher that works in SD makes of colours', () => {
+  // Of 64 x 36: saturated green on a quarter, saturated blue on another, over black that the file calls clear.
+  // BT.601: green .587 x 255 = 150, blue .114 x 255 = 29. BT.709: green .7152 x 255 = 182, blue .0722 x 255 = 18.
+  const graphic = kept(
+    patches(64, 36, CLEAR, [
+      [0, 0, 32, 18, [0, 255, 0, 255]],
+      [32, 18, 32, 18, [0, 0, 255, 255]],
+    ]),
+  )
+  const page = (sd: boolean, clip: number, art = graphic) => {
+    const written = onBlackPage(art, { clip, gain: 1 })
+    const standard = fmt(sd ? '576i50' : '1080p59.94')
+    return {
+      ...written,
+      devices: { ...written.devices, main: { ...written.devices.main!, standard, limitsOff: true as const } },
+    }
+  }
+  const lost = (...asked: Parameters<typeof page>) => allJudged(tracedOf(page(...asked)))[0]!.pixels?.found.lost
+
+  it.each([
+    // Clip 9 % is code 22.95: blue is above it by BT.601 alone.
+    [0.09, { sd: 0, hd: 0.5 }],
+    // Clip 65 % is code 165.75: green is above it by BT.709 alone.
+    [0.65, { sd: 1, hd: 0.5 }],
+    [0.05, { sd: 0, hd: 0 }],
+  ])('is counted by BT.601: clip %s', (clip, { sd, hd }) => {
+    expect(lost(true, clip)).toBe(sd)
+    expect(lost(false, clip)).toBe(hd)
+  })
+  it('is not judged where nobody counted so, and that is said', () => {
+    const { cells601: _, wordCells601: __, ...old } = graphic
+    expect(lost(true, 0.09, old)).toBeUndefined()
+    expect(lost(false, 0.09, old)).toBe(0.5)
+    const [row] = measuresOf(
+      { overlay: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' }, weights: 601 },
+      asKeyed(old, {}, 601),
+      { clip: 0.09, gain: 1 },
+      undefined,
+    )
+    expect(row).toMatchObject({ name: 'Graphic lost', now: 'unjudged', bad: false })
+    expect(row!.why).toContain('SD')
+  })
+  it('is counted of the part that a mask lets through, too', () => {
+    const picture = patches(64, 36, CLEAR, [
+      [0, 0, 32, 36, [0, 0, 255, 255]],
+      [32, 0, 32, 36, [0, 255, 0, 255]],
+    ])
+    const mask = { x: 0.5, y: 0, w: 0.5, h: 1 }
+    const part = { [partId(mask)]: partOf(picture, mask) }
+    const through601 = asKeyed({ ...kept(picture), parts: part }, { mask }, 601)
+    // 32 x 36 pixels, all of them green at 150.
+    expect(readCells(through601.cells!, false)!.counts).toEqual([150, 255, 1152])
   })
 })

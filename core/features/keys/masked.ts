@@ -1,5 +1,5 @@
 import type { Box, GraphicEntry, Overlay } from '#core/document'
-import { type Graphic, cropped } from '#core/picture'
+import { type Graphic, type Weights, cropped } from '#core/picture'
 import { graphicEntry, regionOf } from './profile'
 
 // What a mask cuts off is neither lost nor haze: a key is measured on what comes through. The pixels of that part are
@@ -30,24 +30,43 @@ export const partId = ({ x, y, w, h }: Box): string => [x, y, w, h].map(share =>
 
 /** What a graphic keeps of the part that comes through: counted on its pixels as on a graphic of its own. */
 export function partOf(graphic: Graphic, part: Box): NonNullable<GraphicEntry['parts']>[string] {
-  const { cells, hues, ground } = graphicEntry(cropped(graphic, regionOf(graphic, part)), {
+  const { cells, cells601, hues, ground } = graphicEntry(cropped(graphic, regionOf(graphic, part)), {
     title: '',
     order: 0,
     file: '',
   })
   return {
     ...(cells === undefined ? {} : { cells }),
+    ...(cells601 === undefined ? {} : { cells601 }),
     ...(hues === undefined ? {} : { hues }),
     ...(ground === undefined ? {} : { ground }),
   }
 }
 
-/** A graphic as its overlay's mask lets it through, so far as that part was counted; else as a whole. */
-export function asMasked(graphic: GraphicEntry, overlay: Pick<Overlay, 'box' | 'mask'>): GraphicEntry {
+/**
+ * A graphic as its overlay's mask lets it through, so far as that part was counted, else as a whole; and as a keyer sees
+ * it that tells brightness by `weights`: without counts where nobody counted so.
+ */
+export function asKeyed(
+  graphic: GraphicEntry,
+  overlay: Pick<Overlay, 'box' | 'mask'>,
+  weights: Weights = 709,
+): GraphicEntry {
+  const masked = asMasked(graphic, overlay)
+  if (weights === 709) return masked
+  const { cells: _, wordCells: __, cells601, wordCells601, ...rest } = masked
+  return {
+    ...rest,
+    ...(cells601 === undefined ? {} : { cells: cells601, cells601 }),
+    ...(wordCells601 === undefined ? {} : { wordCells: wordCells601, wordCells601 }),
+  }
+}
+
+function asMasked(graphic: GraphicEntry, overlay: Pick<Overlay, 'box' | 'mask'>): GraphicEntry {
   const part = through(overlay)
   const counted = part === undefined || part === 'nothing' ? undefined : graphic.parts?.[partId(part)]
   if (!counted) return graphic
-  const { hues: _, wordHues, ...rest } = graphic
+  const { hues: _, cells601: __, wordHues, ...rest } = graphic
   return { ...rest, ...counted, ...(counted.hues !== undefined && wordHues !== undefined ? { wordHues } : {}) }
 }
 

@@ -25,7 +25,7 @@ const PHONE_AT_MM = 350
 const EDGE = (1 - LIMITS.safe) / 2
 
 /** An overlay with how its keyer stands. */
-type Standing = Pick<OverlayRow, 'overlay' | 'misread'> & Partial<Pick<OverlayRow, 'photographs'>>
+type Standing = Pick<OverlayRow, 'overlay' | 'misread' | 'weights'> & Partial<Pick<OverlayRow, 'photographs'>>
 
 /** All measures of an overlay's key as it is set, from what was counted of its graphic. */
 export function measuresOf(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
@@ -70,7 +70,19 @@ function onPixels(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number
   const way = wayOf(row.overlay)
   const opaque = graphic.opaque === true
   const cells = graphic.cells === undefined ? undefined : readCells(graphic.cells, opaque)
-  if (!way || !cells) return []
+  if (!way) return []
+  if (!cells)
+    return [
+      {
+        name: 'Graphic lost',
+        now: UNJUDGED,
+        good: percent(0),
+        bad: false,
+        why: row.weights
+          ? 'its switcher works in SD, and its pixels were counted by the brightness of HD alone: bring its picture in again'
+          : 'nobody counted its pixels: bring its picture in again',
+      },
+    ]
   const found = measured(cells, way, cut, row.misread)
   const inWords = graphic.wordCells === undefined ? undefined : readCells(graphic.wordCells, opaque)
   const wordsLost = inWords && measured(inWords, way, cut, row.misread).lost
@@ -126,7 +138,7 @@ function onPixels(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number
 
 function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
   const words = wordsOf(graphic).map(([, word]) => word)
-  const about = { overlay: row.overlay, cut, misread: row.misread }
+  const about = { overlay: row.overlay, cut, misread: row.misread, weights: row.weights }
   const photographs = row.photographs ?? []
   const seen = contrastOn(about, words, photographs)
   const contrasts = words.flatMap(word => contrastOf(about, word) ?? [])

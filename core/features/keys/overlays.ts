@@ -1,7 +1,7 @@
 import { KEY_SCALE, type KeyScale, keyScaleOf, mixOf } from '#core/catalog'
-import { type Traced, deviceName, endName, isSwitcher } from '#core/chain'
+import { type Traced, deviceName, endName, isSwitcher, weightsOf } from '#core/chain'
 import { type Cut, type FillKind, type Overlay, type PhotographEntry, cutOf } from '#core/document'
-import { type Misread, type Scene, scenesOf } from '#core/picture'
+import { type Misread, type Scene, type Weights, scenesOf } from '#core/picture'
 import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, taken } from '#core/run'
 import { judgedAt, photographsUnder, settable } from './judged'
 import { allLaid, keyersOf } from './laid'
@@ -22,6 +22,7 @@ export interface OverlayRow {
   readonly cut: Cut
   readonly scale: KeyScale
   readonly misread?: Misread
+  readonly weights?: Weights
   readonly sends?: FillKind
   /** Photographs of the sources that it may lie over. */
   readonly photographs: readonly PhotographEntry[]
@@ -96,18 +97,20 @@ export function overlaysOf(traced: Traced): Overlays {
 }
 
 /** How its keyer stands. */
-function standOf(traced: Traced, id: string): Pick<OverlayRow, 'cut' | 'scale' | 'misread' | 'sends'> {
+function standOf(traced: Traced, id: string): Pick<OverlayRow, 'cut' | 'scale' | 'misread' | 'weights' | 'sends'> {
   const judged = judgedAt(traced, id)
   if (judged)
     return {
       cut: judged.cut,
       scale: judged.scale,
       ...(judged.misread ? { misread: judged.misread } : {}),
+      ...(judged.weights ? { weights: judged.weights } : {}),
       ...(judged.sends ? { sends: judged.sends } : {}),
     }
   const { overlay, node } = allLaid(traced).find(one => one.id === id)!
   const scale = node ? keyScaleOf(node.model) : KEY_SCALE
-  return { cut: settable(scale, cutOf(overlay)), scale }
+  const weights = node && weightsOf(node)
+  return { cut: settable(scale, cutOf(overlay)), scale, ...(weights ? { weights } : {}) }
 }
 
 /** Pictures that one may look at an overlay over. */

@@ -44,8 +44,15 @@ export function graphicEntry(
     ...(graphic.opaque ? { opaque: true, ground: meant(graphic).ground } : {}),
     ...(straightPixels(graphic) > 0 ? { straight: true } : {}),
     cells: cellsText(cellsOf(graphic)),
+    cells601: cellsText(cellsOf(graphic, undefined, 601)),
     ...(hues ? { hues: cellsText(hues) } : {}),
-    ...(regions.length ? { wordCells: cellsText(cellsOf(graphic, regions)), words: found } : {}),
+    ...(regions.length
+      ? {
+          wordCells: cellsText(cellsOf(graphic, regions)),
+          wordCells601: cellsText(cellsOf(graphic, regions, 601)),
+          words: found,
+        }
+      : {}),
     ...(hues && regions.length ? { wordHues: cellsText(huesOf(graphic, regions)!) } : {}),
   }
 }

@@ -58,7 +58,7 @@ function readable(judged: Judged): boolean {
   return fault !== 'dark' && fault !== 'eaten' && fault !== 'invert'
 }
 
-const aboutOf = ({ laid, cut, misread }: Judged) => ({ overlay: laid.overlay, cut, misread })
+const aboutOf = ({ laid, cut, misread, weights }: Judged) => ({ overlay: laid.overlay, cut, misread, weights })
 
 function leastContrast(judged: Judged): number | undefined {
   const known = wordsOf(judged.graphic).flatMap(([, word]) => contrastOf(aboutOf(judged), word) ?? [])
