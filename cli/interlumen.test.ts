@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
+import { decode } from 'fast-png'
 import { readPng } from '../shared/png'
 import { runCommand } from './main'
 import { planMinor } from '#core/chain'
@@ -341,6 +342,17 @@ describe('key', () => {
     // Left of the strip's words its plate is seen, 27, 42, 74; the drawing says so.
     const at = (96 * 1920 + 140) * 4
     expect([...picture.data.subarray(at, at + 3)]).toEqual([27, 42, 74])
+    const fine = ['key', harbour, '--overlay', 'scores', '--picture', 'fine.png', '--bits']
+    await runCommand([...fine, '10'], source)
+    const { depth, channels, data } = decode(files.get('fine.png') as Uint8Array)
+    expect([depth, channels]).toEqual([16, 3])
+    // 27 of 255 is 108.3 of 1023, and 108 is 6918.5 of 65535; 42: 168.5 and 169, 10826; 74: 296.9 and 297, 19026.
+    const [red = 0, green = 0, blue = 0] = data.subarray((at / 4) * 3, (at / 4) * 3 + 3)
+    expect([6919, 6918].includes(red) && Math.abs(green - 10_826) <= 65 && blue === 19_026).toBe(true)
+    await expect(runCommand([...fine, '12'], source)).resolves.toMatchObject({
+      exit: 2,
+      error: expect.stringContaining('found 12; allowed: 8, 10'),
+    })
     const draft = await runCommand(['key', 'demo/kiln-night-draft.json', '--overlay', 'potter'], source)
     expect(draft.exit).toBe(1)
     expect(draft.out).toContain('! Graphic lost: 100\u00A0%')

@@ -9,7 +9,7 @@ import { Unusable } from '#core/kernel'
 import type { Graphic } from '#core/picture'
 import type { CommandContext } from '#core/propose'
 import { unpackArchive } from '#shared/archive'
-import { readPng, writePng } from '#shared/png'
+import { readPng, writeFinePng, writePng } from '#shared/png'
 
 type Command = (typeof COMMANDS)[number]
 
@@ -166,7 +166,10 @@ export async function runCommand(args: readonly string[], source: Source = DISK)
     const { out = '', error = '', exit, files = {} } = await command.run(context)
     for (const [path, content] of Object.entries(files))
       try {
-        source.write?.(path, typeof content === 'string' ? content : writePng(content))
+        source.write?.(
+          path,
+          typeof content === 'string' ? content : 'values' in content ? writeFinePng(content) : writePng(content),
+        )
       } catch (failed) {
         throw new Unusable(`${path}: ${(failed as Error).message}`)
       }

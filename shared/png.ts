@@ -1,5 +1,6 @@
 import { convertIndexedToRgb, decode, encode } from 'fast-png'
 import { Unzlib } from 'fflate'
+import type { FineFilePixels } from '#core/kernel'
 import type { Graphic } from '#core/picture'
 
 // Pictures come in as PNG and are kept as that. They are decoded here, never through a canvas: that one keeps colours
@@ -159,6 +160,12 @@ const keyedOut = (
   if (!clear || clear.length < channels) return false
   for (let c = 0; c < channels; c++) if (samples[from + c] !== clear[c]) return false
   return true
+}
+
+/** Writes values from 0 to 2^bits - 1, three a pixel, as a PNG file of 16 bit. */
+export function writeFinePng({ width, height, values, bits }: FineFilePixels): Uint8Array {
+  const data = values.map(value => Math.round((value * 65_535) / (2 ** bits - 1)))
+  return encode({ width, height, data, channels: 3, depth: 16 })
 }
 
 /** Writes a graphic as a PNG file; one that is opaque has no channel of solidity. */

@@ -23,7 +23,7 @@ export interface CommandResult {
   readonly error?: string
   readonly exit: number
   /** Files to write, by path: text, or pixels that become a PNG. */
-  readonly files?: Readonly<Record<string, string | FilePixels>>
+  readonly files?: Readonly<Record<string, string | FilePixels | FineFilePixels>>
 }
 
 /** Four bytes a pixel, rows from the top; `opaque`: the fourth says nothing. */
@@ -32,6 +32,14 @@ export interface FilePixels {
   readonly height: number
   readonly data: Uint8ClampedArray
   readonly opaque: boolean
+}
+
+/** Three values a pixel from 0 to 2^bits - 1, rows from the top. */
+export interface FineFilePixels {
+  readonly width: number
+  readonly height: number
+  readonly values: Uint16Array
+  readonly bits: number
 }
 
 /** What a person asked for cannot be used; the message says where, what was found and what is allowed. */

@@ -16,6 +16,7 @@ export { type Graphic, cropped, meant, reduced, sentAs, straightPixels } from '.
 export { contrastOver, lightOf, lightText, readLight } from './light'
 export { LUMA, type Misread, type Weights, keyWeights, matteTable, mixSteps } from './key'
 export { LIMITS, type Measured, type Setting, WOBBLE, type Way, findSetting, measured } from './measure'
+export { type Bits, Plainly } from './plainly'
 export { type Pixels, type Region, type Size, plain } from './pixels'
 export { scaled, spansOf, touched } from './place'
 export { type Scene, drawn, standsStill } from './scene'

@@ -14,19 +14,26 @@ export function luma(r: number, g: number, b: number, by: Weights = 709): number
 /** What an input takes values for that are not so: narrow ones for full, or full ones for narrow. */
 export type Misread = 'narrow as full' | 'full as narrow'
 
-/** A value as the input reads it, from what was meant (both black-referenced, 1 is white); not clamped. */
-export const readAs = (x: number, misread: Misread | undefined): number =>
-  misread === 'narrow as full' ? (16 + 219 * x) / 255 : misread === 'full as narrow' ? (255 * x - 16) / 219 : x
+/**
+ * A value as the input reads it, from what was meant (both black-referenced, 1 is white); not clamped. Narrow codes are 16
+ * to 235 of 8 bit, and 64 to 940 of 10.
+ */
+export function readAs(x: number, misread: Misread | undefined, bits = 8): number {
+  if (misread === undefined) return x
+  const [black, span, most] = [16 * 2 ** (bits - 8), 219 * 2 ** (bits - 8), 2 ** bits - 1]
+  return misread === 'narrow as full' ? (black + span * x) / most : (most * x - black) / span
+}
 
 /**
- * How solid a brightness becomes, by its code 0 .. 255 as it was sent: clamp((Y' - clip) * slope, 0, 1) with slope =
+ * How solid a brightness becomes, by its code as it was sent (0 .. 255, or 0 .. 1023 of 10 bit): clamp((Y' - clip) * slope, 0, 1) with slope =
  * 1 / max(1 - gain, 1/255), inverted after that. Clip and gain 0 .. 1; a linear key is clip 0, gain 0. Kept real; a
  * misread range is folded in.
  */
-export function matteTable(clip: number, gain: number, invert = false, misread?: Misread): Float64Array {
+export function matteTable(clip: number, gain: number, invert = false, misread?: Misread, bits = 8): Float64Array {
   const slope = 1 / Math.max(1 - gain, 1 / 255)
-  return Float64Array.from({ length: 256 }, (_, code) => {
-    const a = Math.min(1, Math.max(0, (readAs(code / 255, misread) - clip) * slope))
+  const most = 2 ** bits - 1
+  return Float64Array.from({ length: most + 1 }, (_, code) => {
+    const a = Math.min(1, Math.max(0, (readAs(code / most, misread, bits) - clip) * slope))
     return invert ? 1 - a : a
   })
 }

@@ -15,6 +15,8 @@ export type Sources = (picture: Extract<Picture, { of: 'source' }>, width: numbe
  * room. P is how a picture is held.
  */
 export interface Easel<P extends Size> {
+  /** In which it holds each colour; 8 where nothing is said. */
+  readonly bits?: number
   /** A picture that was drawn by others. */
   shown(pixels: Pixels): P
   plain(width: number, height: number, colour?: Colour): P
@@ -127,7 +129,7 @@ class Drawing<P extends Size> {
       back,
       fill,
       {
-        table: matteTable(cut.clip, cut.gain, cut.invert),
+        table: matteTable(cut.clip, cut.gain, cut.invert, undefined, easel.bits),
         ...(kind === 'linear' && key ? { key: this.placed(key, back, box) } : {}),
         ...(cut.premultiplied ? { premultiplied: true } : {}),
         ...(weights ? { weights } : {}),

@@ -1,6 +1,17 @@
 import { cutWords } from '#core/catalog'
-import { type Command, Unusable } from '#core/kernel'
-import { type Graphic, type Pixels, drawn, fringe, scaled, seen, sentAs } from '#core/picture'
+import { type Command, type CommandResult, Unusable } from '#core/kernel'
+import {
+  type Bits,
+  type Graphic,
+  Plainly,
+  type Sources,
+  drawn,
+  fringe,
+  scaled,
+  seen,
+  seenWith,
+  sentAs,
+} from '#core/picture'
 import type { CommandContext } from '#core/propose'
 import { type Judged, allJudged, bestSetting, faultOf } from './judged'
 import { measuresOf } from './measures'
@@ -8,26 +19,34 @@ import { overlaysOf } from './overlays'
 
 const [WIDTH, HEIGHT] = [1920, 1080]
 
-/** The overlay over the first picture that it may lie over, with its real graphic where that is at hand. */
-function pictured({ checked: { traced }, picture }: CommandContext, id: string): Pixels {
+/** Bits of the bus, as they are asked for. */
+function bitsOf(asked: string | undefined): Bits {
+  if (asked === undefined || asked === '8') return 8
+  if (asked === '10') return 10
+  throw new Unusable(`--bits: found ${asked}; allowed: 8, 10`)
+}
+
+/**
+ * The overlay over the first picture that it may lie over, with its real graphic where that is at hand, on a bus of so
+ * many bits.
+ */
+function pictured(
+  { checked: { traced }, picture }: CommandContext,
+  id: string,
+  bits: Bits,
+): NonNullable<CommandResult['files']>[string] {
   const { rows, scenes } = overlaysOf(traced)
   const over = rows.find(row => row.id === id)?.over[0]
   if (!over) throw new Unusable(`nothing comes to the switcher that lays ${id} over pictures`)
-  return seen(
-    over.picture,
-    ({ device, graphic, content, words }, width, height) => {
-      const shown = graphic && picture(graphic.file)
-      if (shown) return scaled(sentAs(shown, graphic.as), width, height)
-      const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
-      return drawn(
-        { ...scene, ...(content ? { content } : {}), ...(words ? { words } : {}), bare: true },
-        width,
-        height,
-      )
-    },
-    WIDTH,
-    HEIGHT,
-  )
+  const sources: Sources = ({ device, graphic, content, words }, width, height) => {
+    const shown = graphic && picture(graphic.file)
+    if (shown) return scaled(sentAs(shown, graphic.as), width, height)
+    const scene = scenes[device] ?? { name: device, kind: 'camera' as const, index: 0 }
+    return drawn({ ...scene, ...(content ? { content } : {}), ...(words ? { words } : {}), bare: true }, width, height)
+  }
+  return bits === 8
+    ? { ...seen(over.picture, sources, WIDTH, HEIGHT), opaque: true }
+    : { ...seenWith(new Plainly(bits), over.picture, sources, WIDTH, HEIGHT), bits }
 }
 
 function reportOf(judged: Judged, graphic: Graphic | undefined) {
@@ -57,12 +76,18 @@ function reportOf(judged: Judged, graphic: Graphic | undefined) {
 const key: Command<CommandContext> = {
   name: 'key',
   about:
-    'measures what the key of an overlay makes of its graphic, writes that as JSON to --report and what is seen as PNG to --picture.',
-  options: { overlay: { value: 'ID', required: true }, report: { value: 'FILE' }, picture: { value: 'FILE' } },
+    'measures what the key of an overlay makes of its graphic, writes that as JSON to --report and what is seen as PNG to --picture, also as a bus of --bits 10 has it.',
+  options: {
+    overlay: { value: 'ID', required: true },
+    report: { value: 'FILE' },
+    picture: { value: 'FILE' },
+    bits: { value: '8|10' },
+  },
   json: true,
   run: context => {
     const { checked, plan, values, json } = context
     const id = values.get('overlay')
+    const bits = bitsOf(values.get('bits'))
     if (id === undefined || !plan.overlays[id])
       throw new Unusable(
         `no overlay ${id ?? 'given'}; there are: ${Object.keys(plan.overlays).sort().join(', ') || 'none'}`,
@@ -82,7 +107,7 @@ const key: Command<CommandContext> = {
       exit: reports.some(({ measures }) => measures.some(({ bad }) => bad)) ? 1 : 0,
       files: {
         ...(to === undefined ? {} : { [to]: `${text}\n` }),
-        ...(picture === undefined ? {} : { [picture]: { ...pictured(context, id), opaque: true } }),
+        ...(picture === undefined ? {} : { [picture]: pictured(context, id, bits) }),
       },
     }
   },
