@@ -25,11 +25,24 @@ function picture(seed: number, solid?: true, weighted?: true): Buffer {
   return bytes
 }
 
+/** The same in 10 bit, without solidity: a plane each of green, blue and red, two bytes a value. */
+function fine(seed: number): Buffer {
+  const r = random(seed)
+  const bytes = Buffer.alloc(WIDTH * HEIGHT * 6)
+  for (let i = 0; i < WIDTH * HEIGHT * 3; i++) {
+    const [x, y] = [i % WIDTH, Math.floor(i / WIDTH) % HEIGHT]
+    bytes.writeUInt16LE(y < 4 ? Math.round(((x + y) / (WIDTH + 2)) * 1023) : Math.floor(r() * 1024), i * 2)
+  }
+  return bytes
+}
+
 interface Case {
   readonly name: string
   readonly inputs: readonly Buffer[]
   readonly filter: string
-  readonly format: 'rgb24' | 'gray'
+  readonly format: 'rgb24' | 'gray' | 'gbrp10le' | 'gray10le'
+  /** Of what comes in; absent, rgba. */
+  readonly from?: 'gbrp10le'
   readonly size?: string
 }
 const [back, next] = [picture(1, true), picture(2, true)]
@@ -61,13 +74,28 @@ const CASES: readonly Case[] = [
     format: 'rgb24',
     size,
   })),
+  ...[0.25, 0.8].map((share): Case => ({
+    name: `fine-mix ${share}`,
+    inputs: [fine(5), fine(6)],
+    filter: `[1][0]blend=all_mode=normal:all_opacity=${share}`,
+    format: 'gbrp10le',
+    from: 'gbrp10le',
+  })),
+  {
+    name: 'fine-luma',
+    inputs: [fine(5)],
+    filter:
+      'scale=out_color_matrix=bt709:out_range=pc:flags=accurate_rnd+full_chroma_int,format=yuv444p10le,extractplanes=y',
+    format: 'gray10le',
+    from: 'gbrp10le',
+  },
 ]
 
-const made = CASES.map(({ name, inputs, filter, format, size }) => {
+const made = CASES.map(({ name, inputs, filter, format, size, from = 'rgba' }) => {
   const files = inputs.map((bytes, i) => {
-    const file = join(folder, `${i}.rgba`)
+    const file = join(folder, `${i}.${from}`)
     writeFileSync(file, bytes)
-    return ['-f', 'rawvideo', '-pix_fmt', 'rgba', '-s', SIZE, '-i', file]
+    return ['-f', 'rawvideo', '-pix_fmt', from, '-s', SIZE, '-i', file]
   })
   const args = [...files.flat(), '-filter_complex', filter, '-f', 'rawvideo', '-pix_fmt', format, '-frames:v', '1', '-']
   const output = execFileSync('ffmpeg', ['-v', 'error', ...args])
