@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { keyed, luma, matteTable, mixed } from './key'
 import { type Colour, type Pixels, at, plain } from './pixels'
-import { type Part, boxed, masked, scaled, wiped } from './place'
+import { type Part, boxed, masked, onItsWay, scaled, wiped } from './place'
 import { drawn, frameIn } from './scene'
 import { seen } from './seen'
 
@@ -178,5 +178,28 @@ describe('test pictures', () => {
         0,
       ),
     ).toEqual([0, 0, 0])
+  })
+})
+
+describe('a picture on its way from an edge', () => {
+  const marked = (width: number, height: number, at: readonly [number, number]): Pixels => {
+    const to = plain(width, height)
+    to.data.set([200, 100, 50], (at[1] * width + at[0]) * 4)
+    return to
+  }
+  // Half of the way done, a quarter of the frame is left: it slows down, (1 - 1/2)^2. Of 16 x 8 that is 4 across, 2 down.
+  it.each([
+    ['left', [3, 3]],
+    ['right', [11, 3]],
+    ['above', [7, 1]],
+    ['below', [7, 5]],
+  ] as const)('stands a quarter of the frame before its place, from %s', (from, [x, y]) => {
+    const made = onItsWay(marked(16, 8, [7, 3]), { from, share: 0.5 })
+    expect(made.data).toEqual(marked(16, 8, [x, y]).data)
+  })
+  it.each(['left', 'right', 'above', 'below'] as const)('is not there at first, and whole at last, from %s', from => {
+    const whole = marked(15, 9, [14, 8])
+    expect(onItsWay(whole, { from, share: 0 }).data).toEqual(plain(15, 9).data)
+    expect(onItsWay(whole, { from, share: 1 }).data).toEqual(whole.data)
   })
 })

@@ -1,5 +1,5 @@
 import { type Taps, copied, scaleBytes } from './fast'
-import type { Pixels, Size } from './pixels'
+import { type Pixels, type Size, plain } from './pixels'
 
 /** Tent filter of radius max(1, 1/scale) source pixels, normalised; at the edges the outermost sample is repeated. */
 function taps(from: number, to: number): Taps {
@@ -47,6 +47,26 @@ export interface Part {
   readonly y: number
   readonly w: number
   readonly h: number
+}
+
+/** A picture on its way from beyond an edge of the frame, where it is at 0, to its place, at 1; what it leaves free is black. */
+export function onItsWay(
+  picture: Pixels,
+  { from, share }: { readonly from: 'left' | 'right' | 'above' | 'below'; readonly share: number },
+): Pixels {
+  const { width, height } = picture
+  // It slows down as it comes to its place.
+  const off = (1 - share) ** 2
+  const [dx, dy] = [Math.round(off * width), Math.round(off * height)]
+  const to = plain(width, height)
+  const x = from === 'left' ? -dx : from === 'right' ? dx : 0
+  const y = from === 'above' ? -dy : from === 'below' ? dy : 0
+  for (let row = Math.max(0, y); row < Math.min(height, height + y); row++) {
+    const [line, source] = [row * width, (row - y) * width]
+    const [first, last] = [Math.max(0, x), Math.min(width, width + x)]
+    to.data.set(picture.data.subarray((source + first - x) * 4, (source + last - x) * 4), (line + first) * 4)
+  }
+  return to
 }
 
 const sixteenth = (value: number): number => Math.round(value * 16) / 16

@@ -5,7 +5,7 @@ import { room } from './fast'
 import { type Matte, keyed, matteTable, mixed } from './key'
 import { write } from './letters'
 import { BLACK_COLOUR, type Colour, type Pixels, type Size, plain, rect } from './pixels'
-import { type Laid, type Part, boxed, masked, sizeIn, wiped } from './place'
+import { type Laid, type Part, boxed, masked, onItsWay, sizeIn, wiped } from './place'
 
 /** Gives the picture of a source in a size; called once for each that is seen. */
 export type Sources = (picture: Extract<Picture, { of: 'source' }>, width: number, height: number) => Pixels
@@ -74,7 +74,10 @@ class Drawing<P extends Size> {
 
   seen(picture: Picture, width: number, height: number): P {
     const { easel } = this
-    if (picture.of === 'source') return easel.shown(this.sources(picture, width, height))
+    if (picture.of === 'source') {
+      const shown = this.sources(picture, width, height)
+      return easel.shown(picture.comes ? onItsWay(shown, picture.comes) : shown)
+    }
     if (picture.of === 'mix')
       return (
         picture.layers.reduce<P | undefined>((under, layer) => this.over(under, layer, width, height), undefined) ??

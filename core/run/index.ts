@@ -1,4 +1,5 @@
 export { callsOf } from './calls'
+export { withComing } from './coming'
 export { TICKS_PER_MS, TICKS_PER_S, frameTicks } from './clock'
 export {
   fillInput,

@@ -26,6 +26,8 @@ export type Picture =
       readonly moving?: true
       /** A clip that is played, and whether its pictures have begun or are over. */
       readonly clip?: ClipShown
+      /** Its graphic is on its way from an edge of the picture: how much of it is done, 0 .. 1. */
+      readonly comes?: { readonly from: NonNullable<Overlay['comesFrom']>; readonly share: number }
       /** Drawn as at this second of the run, because it stands still. */
       readonly atS?: number
     }

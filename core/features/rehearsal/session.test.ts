@@ -4,6 +4,8 @@ import { type Plan, applyEdits, openFile } from '#core/document'
 import { FINGERPRINTS } from '../../../testing/runs/fingerprints'
 import { type Happening, Rehearsal, judgedSinks, seededChances } from '#core/run'
 import { random, wild } from '../../../testing/chains'
+import { CLEAR, kept, patches } from '../../../testing/graphics'
+import { onBlackPage } from '../../../testing/overlaid'
 import { SOAK } from '../../../testing/soak'
 import { readKept } from './kept'
 import { Session } from './session'
@@ -297,5 +299,42 @@ describe('what is watched', () => {
       wrong += whole!.wrong
     }
     expect(wrong).toBeGreaterThan(300)
+  })
+})
+
+describe('a graphic that comes from an edge', () => {
+  const art = kept(patches(32, 18, CLEAR, [[4, 12, 24, 4, [255, 255, 255, 255]]]))
+  const of = (comesFrom?: 'left') =>
+    new Session(onBlackPage(art, { clip: 0.1, gain: 1, ...(comesFrom ? { comesFrom } : {}) }))
+  const comesAt = (session: Session, tick: number): number | undefined => {
+    const picture = session.pictureOf(
+      session.stage.sinks.findIndex(({ name }) => name === 'hall'),
+      tick,
+    )
+    const key = picture.of === 'mix' ? picture.layers.find(({ as }) => as === 'key') : undefined
+    return key?.picture.of === 'source' ? key.picture.comes?.share : undefined
+  }
+  const lit = (session: Session): void => session.press('main', { do: 'key', keyer: '1', overlay: 'names' }, 2 * SECOND)
+
+  it('is on its way for half a second after its key came on, and stands then', () => {
+    const session = of('left')
+    lit(session)
+    expect(comesAt(session, SECOND)).toBeUndefined()
+    const way = [1, 2, 3, 4, 5].map(n => comesAt(session, 2 * SECOND + (n * SECOND) / 10))
+    // A tenth of a second is a fifth of its way; the frame and the chain take less than a tenth before anything is seen.
+    for (const [n, share] of way.entries())
+      if (share !== undefined) {
+        expect(share).toBeLessThanOrEqual((n + 1) / 5 + 0.02)
+        expect(share).toBeGreaterThanOrEqual(n / 5 - 0.02)
+      }
+    expect(way.filter(share => share !== undefined).length).toBeGreaterThanOrEqual(4)
+    expect(way.flatMap(share => share ?? [])).toEqual(way.flatMap(share => share ?? []).sort())
+    expect(comesAt(session, 3 * SECOND)).toBeUndefined()
+  })
+  it('stands where it is at once where it does not come from anywhere, and at the start of a run', () => {
+    const session = of()
+    lit(session)
+    expect(comesAt(session, 2 * SECOND + SECOND / 5)).toBeUndefined()
+    expect(comesAt(of('left'), 0)).toBeUndefined()
   })
 })

@@ -42,6 +42,7 @@ import {
   taken,
   tallyOf,
   unfitIn,
+  withComing,
   withOverlay,
   wordsOf,
 } from '#core/run'
@@ -314,7 +315,8 @@ export class Session {
 
   /** The picture of one sink at a tick, also of one that is past. */
   pictureOf(sink: number, tick: number): Picture {
-    return this.rehearsal.seen(this.ends[sink]!, tick)
+    const at = (when: number): Picture => this.rehearsal.seen(this.ends[sink]!, when)
+    return withComing(this.traced.plan, at(tick), s => at(tick - Math.round(s * TICKS_PER_S)))
   }
 
   /** What is heard at a sink, loudest first: the devices that make it and how loud, 0 .. 1. */
