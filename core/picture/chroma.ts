@@ -61,6 +61,13 @@ export const inPairs = <P extends Pixels>(picture: P): P => ({
   data: sharedBytes(picture.data, picture.width),
 })
 
+/** How solid a plain colour before a screen becomes, 0 .. 1. */
+export function chromaSolid([r, g, b]: Colour, chroma: Chroma): number {
+  const [cb, cr] = difference(r, g, b)
+  const [kb, kr] = hueOf(chroma.screen)
+  return solidAt(shineOf(cb, cr, kb, kr), chroma)
+}
+
 /** How solid each pixel of a picture before a screen becomes, 0 .. 1. */
 function solidities(picture: Pixels, chroma: Chroma): Float64Array {
   const { data } = inPairs(picture)

@@ -8,16 +8,17 @@ export {
   chromaMatte,
   chromaMeasured,
   chromaNumbers,
+  chromaSolid,
   findChroma,
   huesOf,
 } from './chroma'
-export { type Ink, guaranteed, lettering, sentLuma } from './contrast'
+export { type Ink, contrast, guaranteed, lettering, luminance, sentLuma } from './contrast'
 export { type Graphic, cropped, meant, reduced, sentAs, straightPixels } from './graphic'
 export { contrastOver, lightOf, lightText, readLight } from './light'
 export { LUMA, type Misread, type Weights, keyWeights, matteTable, mixSteps } from './key'
 export { LIMITS, type Measured, type Setting, WOBBLE, type Way, findSetting, measured } from './measure'
 export { type Bits, Plainly } from './plainly'
-export { type Pixels, type Region, type Size, plain } from './pixels'
+export { type Colour, type Pixels, type Region, type Size, plain } from './pixels'
 export { scaled, spansOf, touched } from './place'
 export { type Scene, drawn, standsStill } from './scene'
 export { scenesOf } from './scenes'

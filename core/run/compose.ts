@@ -11,6 +11,7 @@ import {
 } from '#core/catalog'
 import { type DeviceNode, type Traced, gathers, isSwitcher, runInto, pointedAt, weightsOf } from '#core/chain'
 import { BLACK, type Content, type LinkEnd, type Overlay, cutOf, own, screenOf } from '#core/document'
+import { fact } from '#core/kernel'
 import { type MixState, type Seeing, type ShowState, atRest } from './state'
 import { storesOf } from './stores'
 import type { Layer, Picture, Tile } from './tree'
@@ -31,6 +32,14 @@ export function pictureAt(
 export const NONE: Picture = { of: 'none' }
 const DARK: Picture = { of: 'black' }
 
+/** By source: the overlay whose graphic it sends to be cut out, of several the first. It is that, with its ground, wherever its own picture is seen. */
+const pagesFact = fact<Traced, ReadonlyMap<string, Overlay>>('pages to be keyed', ({ plan }) => {
+  const sorted = Object.values(plan.overlays)
+    .filter(({ kind, graphic }) => (kind === 'luma' || kind === 'linear') && own(plan.graphics, graphic))
+    .sort((a, b) => b.order - a.order)
+  return new Map(sorted.map(overlay => [overlay.fill, overlay]))
+})
+
 /** What an output carries in a state. */
 export function pictureFrom(
   traced: Traced,
@@ -46,7 +55,8 @@ export function pictureFrom(
     const content = seeing.content(device, port)
     const clip = seeing.clip?.(device)
     const preset = seeing.preset(device)
-    return {
+    const page = content === undefined && port !== 'key' ? traced.ask(pagesFact).get(device) : undefined
+    const source: Picture = {
       of: 'source',
       device,
       port,
@@ -55,6 +65,7 @@ export function pictureFrom(
       ...(seeing.moving?.(device) ? { moving: true as const } : {}),
       ...(clip ? { clip } : {}),
     }
+    return page && (page.output ?? port) === port ? worded(traced, source, page, 'fill') : source
   }
   if (!isSwitcher(node)) return tiles(traced, seeing, node, inner)
   const pointed = seeing.feed(device, port) ?? pointedAt(node, port) ?? 'program'

@@ -26,10 +26,15 @@ export function wordsOf(traced: Traced, picture: Picture): string {
 
 const STORED = { loading: 'a still that still loads', empty: 'a still that is not loaded' } as const
 
-function stateWords({ plan }: Traced, { content, moving, clip, store }: Extract<Picture, { of: 'source' }>): string {
+/** What is made to be cut out shows its ground where nobody cuts it. */
+const pageWords = ({ words, graphic }: Extract<Picture, { of: 'source' }>): string | undefined =>
+  words && graphic ? `${words} ${graphic.as === 'on black' ? 'on its black ground' : 'without its key'}` : undefined
+
+function stateWords({ plan }: Traced, picture: Extract<Picture, { of: 'source' }>): string {
+  const { content, moving, clip, store } = picture
   const title = clip && own(plan.clips, clip.id)?.title
   const played = { 'pre-roll': `${title}, not yet begun`, 'plays': title, 'over': `${title}, past its end` }
-  return [content, store && STORED[store], moving ? 'moving' : undefined, clip && played[clip.at]]
+  return [content, pageWords(picture), store && STORED[store], moving ? 'moving' : undefined, clip && played[clip.at]]
     .map(word => (word ? `, ${word}` : ''))
     .join('')
 }

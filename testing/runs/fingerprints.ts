@@ -4,6 +4,6 @@
  */
 export const FINGERPRINTS = {
   'kiln-night': 'a692ebcb339e69a5',
-  'harbour-robotics-cup': '5513e13314cceed1',
+  'harbour-robotics-cup': 'b0888c4091964d26',
   'three-hall-science-fair': 'e1972a83b7ea8b59',
 } as const

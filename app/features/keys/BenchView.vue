@@ -3,7 +3,16 @@ import { useDropZone, useElementSize, useEventListener, useFileDialog } from '@v
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { cutWords, ofSteps, toSteps } from '#core/catalog'
 import { type Box, type Cut, type Overlay, emptyPlan, own, setEdit } from '#core/document'
-import { type OverlayRow, type Overlays, asKeyed, asOne, measuresOf, paintedBy, wayOf } from '#core/features/keys'
+import {
+  type OverlayRow,
+  type Overlays,
+  asKeyed,
+  asOne,
+  inksOf,
+  measuresOf,
+  paintedBy,
+  wayOf,
+} from '#core/features/keys'
 import { type Chroma, type Keying, measured, readCells } from '#core/picture'
 import { percent } from '#core/words'
 import { usePlanStore } from '~/plan/store'
@@ -15,6 +24,7 @@ import CaptionDialog from './CaptionDialog.vue'
 import { withParts } from './masks'
 import ChromaSet from './ChromaSet.vue'
 import KeyHistogram from './KeyHistogram.vue'
+import InkPart from './InkPart.vue'
 import MeasureTable from './MeasureTable.vue'
 import SlideStrip from './SlideStrip.vue'
 import { TAKEN } from './bring'
@@ -156,6 +166,16 @@ const measures = computed(() =>
         cut.value,
         benched.value?.fringe,
       )
+    : [],
+)
+/** For whoever makes the graphic, or draws. */
+const inks = computed(() =>
+  byColour.value || way.value
+    ? inksOf({
+        ...props.row,
+        cut: cut.value,
+        overlay: { ...props.row.overlay, ...(byColour.value ? chroma.value : {}) },
+      })
     : [],
 )
 const slides = computed(() =>
@@ -451,6 +471,10 @@ defineExpose({ press, asking })
         </select></label
       >
     </template>
+    <template v-if="inks.length">
+      <h3>Colours</h3>
+      <InkPart :inks="inks" />
+    </template>
     <template v-if="findings.length">
       <h3>Mend</h3>
       <FindingList :findings="findings" :whole="withParts" />
@@ -471,7 +495,7 @@ defineExpose({ press, asking })
     </div>
     <p v-if="benched" class="small quiet">measured in {{ Math.round(benched.ms) }} ms</p>
   </aside>
-  <CaptionDialog v-if="caption" :title="row.overlay.title" @made="captioned" @close="caption = false" />
+  <CaptionDialog v-if="caption" :title="row.overlay.title" :inks="inks" @made="captioned" @close="caption = false" />
 </template>
 
 <style scoped>

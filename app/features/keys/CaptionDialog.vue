@@ -5,6 +5,7 @@ import {
   CAPTION_HEIGHT,
   CAPTION_WIDTH,
   type CaptionAsked,
+  type InkFound,
   type MeasureLine,
   captionSvg,
   laidCaption,
@@ -12,9 +13,10 @@ import {
 import { guaranteed } from '#core/picture'
 import { figure } from '#core/words'
 import { usePainter } from '~/workers/painter'
+import InkPart from './InkPart.vue'
 
 /** A caption for who has no graphics computer: drawn with transparency, its words known to the pixel. */
-const props = defineProps<{ title: string }>()
+const props = defineProps<{ title: string; inks: readonly InkFound[] }>()
 const emit = defineEmits<{
   made: [{ png: Uint8Array; title: string; words: Readonly<Record<string, WordBox>> }]
   close: []
@@ -48,11 +50,15 @@ const measure: MeasureLine = line => {
   return { width: found.width, capital, below: Math.max(0, found.actualBoundingBoxDescent) }
 }
 
-function draw(to: HTMLCanvasElement, times: number): void {
+function draw(to: HTMLCanvasElement, times: number, ground: 'clear' | 'black' = 'clear'): void {
   to.width = CAPTION_WIDTH * times
   to.height = CAPTION_HEIGHT * times
   const context = to.getContext('2d', { willReadFrequently: true })!
   context.scale(times, times)
+  if (ground === 'black') {
+    context.fillStyle = '#000000'
+    context.fillRect(0, 0, CAPTION_WIDTH, CAPTION_HEIGHT)
+  }
   const { plate: at, lines } = laidCaption(asked.value, measure)
   context.globalAlpha = asked.value.solid
   context.fillStyle = asked.value.plate
@@ -87,12 +93,8 @@ async function make(): Promise<void> {
   if (empty.value || working.value) return
   working.value = true
   try {
-    const canvas = document.createElement('canvas')
-    draw(canvas, FINER)
-    const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height)
-    const png = await usePainter().encode(data, canvas.width, canvas.height, FINER)
     emit('made', {
-      png,
+      png: await encoded('clear'),
       title: ([first.value, second.value].find(line => line.trim()) ?? props.title).trim().slice(0, 120),
       words: laidCaption(asked.value, measure).words,
     })
@@ -101,12 +103,23 @@ async function make(): Promise<void> {
   }
 }
 
-function save(ground: 'clear' | 'black'): void {
-  const text = captionSvg(asked.value, laidCaption(asked.value, measure), ground)
-  const url = URL.createObjectURL(new Blob([text], { type: 'image/svg+xml' }))
+/** Drawn larger and made small again, so that its soft edges are exact. */
+async function encoded(ground: 'clear' | 'black'): Promise<Uint8Array> {
+  const canvas = document.createElement('canvas')
+  draw(canvas, FINER, ground)
+  const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height)
+  return usePainter().encode(data, canvas.width, canvas.height, FINER)
+}
+
+async function save(ground: 'clear' | 'black', as: 'svg' | 'png'): Promise<void> {
+  const bytes =
+    as === 'png'
+      ? new Uint8Array(await encoded(ground))
+      : captionSvg(asked.value, laidCaption(asked.value, measure), ground)
+  const url = URL.createObjectURL(new Blob([bytes], { type: as === 'png' ? 'image/png' : 'image/svg+xml' }))
   const link = document.createElement('a')
   link.href = url
-  link.download = `template-${ground}.svg`
+  link.download = `template-${ground}.${as}`
   link.click()
   setTimeout(() => URL.revokeObjectURL(url), 1000)
 }
@@ -166,15 +179,19 @@ function save(ground: 'clear' | 'black'): void {
         <label><span>Plate</span><input v-model="plate" type="color" aria-label="Colour of the plate" /></label>
         <label><span>Letters</span><input v-model="ink" type="color" aria-label="Colour of the letters" /></label>
       </div>
+      <InkPart v-if="inks.length" :inks="inks" :chosen="ink" pick @picked="hex => (ink = hex)" />
       <p class="ends">
-        <button type="button" class="btn" @click="save('clear')">Template, clear</button>
-        <button type="button" class="btn" @click="save('black')">Template on black</button>
+        <button type="button" class="btn" @click="save('clear', 'svg')">Clear, SVG</button>
+        <button type="button" class="btn" @click="save('clear', 'png')">Clear, PNG</button>
+        <button type="button" class="btn" @click="save('black', 'svg')">On black, SVG</button>
+        <button type="button" class="btn" @click="save('black', 'png')">On black, PNG</button>
         <span class="gap" />
         <button type="button" class="btn" @click="emit('close')">Cancel</button>
         <button type="submit" class="btn primary" :disabled="empty || working">Use it</button>
       </p>
       <p class="small quiet">
-        A template is an SVG drawing for whoever makes the slides, with the safe parts as lines.
+        The four on the left are templates for whoever makes the slides. The drawings have the safe parts as lines; the
+        pictures are as they go on air.
       </p>
     </form>
   </v-dialog>

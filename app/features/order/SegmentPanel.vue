@@ -23,6 +23,12 @@ const players = computed(() =>
 const paces = useAnswer('pace', () => [] as const)
 /** What the cues of the segment ask of hands. */
 const pace = computed(() => paces.value?.find(({ segment }) => segment === props.segment.id))
+/** What is wiped before drawn overlays come on, by cue or by the segment that opens with them. */
+const wiped = useAnswer('wiped', () => [] as const)
+const firstOf = (id: string): string => {
+  const all = wiped.value?.[id]
+  return all?.length ? `first ${listWords(all)}` : ''
+}
 const chosen = ref<string>()
 const valueIn = (event: Event): string => (event.target as HTMLSelectElement).value
 const optional = (text: string): string | undefined => (text === '' ? undefined : text)
@@ -178,6 +184,7 @@ defineExpose({ addCue })
         @done="text => ofSegment('guest', text, text ? `${text} comes in ${title}` : `Nobody comes in ${title}`)"
     /></label>
   </div>
+  <p v-if="firstOf(segment.id)" class="small">Before it opens, {{ firstOf(segment.id).replace(/^first /, '') }}.</p>
   <h3>Cues</h3>
   <ol v-if="cues.length" class="cues">
     <li v-for="([id, cue], i) in cues" :key="id" :class="{ on: id === chosen }">
@@ -186,6 +193,7 @@ defineExpose({ addCue })
         <span class="cut strong">{{ cue.title }}</span>
         <span class="small quiet cut">{{
           [
+            firstOf(id),
             cue.look ? (plan.looks[cue.look]?.title ?? `${cue.look}, gone`) : '',
             cue.back ? `takes back ${plan.cues[cue.back]?.title ?? cue.back}` : '',
             cue.clip ? `plays ${plan.clips[cue.clip]?.title ?? cue.clip}` : '',

@@ -4,7 +4,8 @@ import { type Plan, applyEdits } from '#core/document'
 import { check } from '#core/features'
 import { CLEAR, kept, patches } from '../../../testing/graphics'
 import { drawing, onBlackPage } from '../../../testing/overlaid'
-import { drawingWays, drawnNow } from './drawing'
+import { drawingWays } from './drawing'
+import { drawnNow } from './facts'
 import { penLoops } from './pen'
 
 const ways = (plan: Plan, id = 'marks') => drawingWays(check(plan), id)

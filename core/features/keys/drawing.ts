@@ -14,17 +14,9 @@ import {
   seeded,
   tryEdits,
 } from '#core/propose'
+import { DRAWING, type DrawingId, drawnNow } from './facts'
 import { type Laid, allLaid } from './laid'
 import { penLoops } from './pen'
-
-/** How somebody draws over pictures while they are on. */
-export const DRAWING = {
-  pen: 'On a display with a pen, which shows the program',
-  tablet: 'On a tablet of its own',
-  board: 'On a white board before a camera, dark marks cut out',
-  glass: 'On a dark glass board before a camera, bright marks cut out',
-} as const
-export type DrawingId = keyof typeof DRAWING
 
 /** One of them, tried on a copy of the plan. */
 export interface DrawingWay {
@@ -215,15 +207,6 @@ const NEEDS: Readonly<Record<DrawingId, 'luma' | 'chroma'>> = {
   tablet: 'chroma',
   board: 'luma',
   glass: 'luma',
-}
-
-/** How an overlay is drawn now; undefined where nobody draws it. */
-export function drawnNow({ chain }: Traced, { kind, fill, key, drawnOn, invert }: Overlay): DrawingId | undefined {
-  const model = chain.nodes.get(key ?? fill)?.model
-  if (drawnOn !== undefined) return 'pen'
-  if (model?.kind === 'tablet') return 'tablet'
-  if (model?.kind === 'camera' && kind === 'luma') return invert ? 'board' : 'glass'
-  return undefined
 }
 
 /**

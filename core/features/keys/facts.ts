@@ -1,5 +1,7 @@
 import { type DeviceNode, type Run, type Traced, isSwitcher, socketKey } from '#core/chain'
+import { type Overlay, own } from '#core/document'
 import { fact } from '#core/kernel'
+import { momentsOf } from '#core/run'
 
 /** The two outputs of a source whose picture is laid over others: what is shown, and how solid it is. */
 export const PARTS = ['fill', 'key'] as const
@@ -33,3 +35,46 @@ const pairsFact = fact<Traced, readonly Pair[]>('fill and key', ({ chain, runs }
 
 /** Sources with fill and key, and where the two go. */
 export const pairsOf = (traced: Traced): readonly Pair[] => traced.ask(pairsFact)
+
+/** How somebody draws over pictures while they are on. */
+export const DRAWING = {
+  pen: 'On a display with a pen, which shows the program',
+  tablet: 'On a tablet of its own',
+  board: 'On a white board before a camera, dark marks cut out',
+  glass: 'On a dark glass board before a camera, bright marks cut out',
+} as const
+export type DrawingId = keyof typeof DRAWING
+
+/** How an overlay is drawn now; undefined where nobody draws it. */
+export function drawnNow({ chain }: Traced, { kind, fill, key, drawnOn, invert }: Overlay): DrawingId | undefined {
+  const model = chain.nodes.get(key ?? fill)?.model
+  if (drawnOn !== undefined) return 'pen'
+  if (model?.kind === 'tablet') return 'tablet'
+  if (model?.kind === 'camera' && kind === 'luma') return invert ? 'board' : 'glass'
+  return undefined
+}
+
+/** What has to be made clean before an overlay that somebody draws comes on: the first stroke is the first that is seen. */
+const CLEAN: Readonly<Record<DrawingId, string>> = {
+  pen: 'clear the page',
+  tablet: 'clear the page',
+  board: 'wipe the board',
+  glass: 'wipe the glass',
+}
+
+/** By cue, and by segment where no cue leads there: what is wiped before drawn overlays come on. In the order of the show. */
+export function wipedBefore(traced: Traced): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>()
+  let lit = new Set<string>()
+  for (const { segment, cue, state } of momentsOf(traced)) {
+    const now = new Set(Object.values(state.mixers).flatMap(({ keys }) => Object.values(keys)))
+    const at = cue ?? segment
+    for (const id of now) {
+      const overlay = own(traced.plan.overlays, id)
+      const how = overlay && !lit.has(id) ? drawnNow(traced, overlay) : undefined
+      if (how && at !== undefined) found.set(at, [...(found.get(at) ?? []), `${CLEAN[how]} (${overlay!.title})`])
+    }
+    lit = now
+  }
+  return found
+}

@@ -3,10 +3,12 @@ import type { Checked } from '#core/propose'
 import { own } from '#core/document'
 import { cuesOf } from '#core/run'
 import { clockSeconds, listWords } from '#core/words'
+import { wipedBefore } from '../keys/facts'
 import { segmentTimes } from './facts'
 
 /** The show as it goes; none where the plan has no segments. */
-export function runningOrder({ traced: { plan, chain } }: Checked): Paper | undefined {
+export function runningOrder({ traced }: Checked): Paper | undefined {
+  const { plan, chain } = traced
   const { rows } = segmentTimes(plan)
   if (rows.length === 0) return undefined
   const { testStream } = plan.brief
@@ -24,6 +26,7 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
             work: 'watched as the audience will, with sound',
           },
         ]
+  const wiped = wipedBefore(traced)
   const name = (id: string): string => chain.nodes.get(id)?.device.name ?? `${id}, which is gone`
   return {
     id: 'order',
@@ -39,11 +42,12 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
       { key: 'work', title: 'Who works what' },
     ],
     rows: before.concat(
-      rows.map(({ segment, begins }, i) => {
+      rows.map(({ id, segment, begins }, i) => {
         const used =
           segment.sources ??
           [...chain.nodes.values()].filter(({ model }) => model.role === 'source').map(({ id }) => id)
         const look = own(plan.looks, segment.opens)?.title
+        const first = listWords(wiped.get(id) ?? [])
         const work = Object.entries(segment.work ?? {}).map(
           ([person, devices]) => `${own(plan.people, person)?.name ?? person}: ${listWords(devices.map(name))}`,
         )
@@ -55,7 +59,7 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
           minutes: segment.minutes === undefined ? '' : `${segment.minutes}\u00A0min`,
           title: segment.title,
           sources: segment.sources ? listWords(used.map(name)) : 'everything',
-          opens: look ?? '',
+          opens: look === undefined ? '' : first ? `${look}; first ${first}` : look,
           work: work.length ? work.join('; ') : manned.length ? `somebody at ${listWords(manned.map(name))}` : '',
         }
       }),
@@ -64,12 +68,14 @@ export function runningOrder({ traced: { plan, chain } }: Checked): Paper | unde
 }
 
 /** Every cue of the show in its order: what is said, by whom, which look is taken, which clip played. */
-export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
+export function cueSheet({ traced }: Checked): Paper | undefined {
+  const { plan } = traced
   const { rows } = segmentTimes(plan)
   const cues = rows.flatMap(({ id, segment, begins }) =>
     cuesOf(plan, id).map(([cueId, cue], i) => ({ cueId, cue, segment, begins: i === 0 ? begins : undefined })),
   )
   if (cues.length === 0) return undefined
+  const wiped = wipedBefore(traced)
   return {
     id: 'cues',
     title: 'Cue sheet',
@@ -79,6 +85,7 @@ export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
       { key: 'begins', title: 'Begins', figures: true },
       { key: 'number', title: 'Cue', figures: true },
       { key: 'title', title: 'What' },
+      ...(wiped.size ? [{ key: 'first', title: 'First' }] : []),
       { key: 'says', title: 'Said' },
       { key: 'by', title: 'By' },
       { key: 'look', title: 'Look' },
@@ -86,7 +93,7 @@ export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
       { key: 'macro', title: 'Macro' },
       { key: 'done', title: 'Done' },
     ],
-    rows: cues.map(({ cue, segment, begins }, i) => {
+    rows: cues.map(({ cueId, cue, segment, begins }, i) => {
       const clip = own(plan.clips, cue.clip)
       const back = own(plan.cues, cue.back)
       return {
@@ -94,6 +101,7 @@ export function cueSheet({ traced: { plan } }: Checked): Paper | undefined {
         begins: begins ?? '',
         number: String(i + 1),
         title: cue.title,
+        ...(wiped.size ? { first: listWords(wiped.get(cueId) ?? []) } : {}),
         says: cue.says ?? '',
         by: own(plan.people, cue.by)?.name ?? '',
         look: own(plan.looks, cue.look)?.title ?? (back ? `as before ${back.title}` : ''),
