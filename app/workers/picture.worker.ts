@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink'
 import { ofSteps } from '#core/catalog'
 import type { Box } from '#core/document'
-import { bestScreen, graphicEntry, paintedBy, partOf } from '#core/features/keys'
+import { bestScreen, graphicEntry, paintedBy, partOf, withSolid } from '#core/features/keys'
 import {
   ClipMeter,
   type Graphic,
@@ -51,7 +51,7 @@ function stripes(marked: Uint8Array, from: Graphic, { box = WHOLE, mask = WHOLE,
 /** What is meant of the graphic that was measured last: it is dragged at for a while. */
 let last: { readonly key: string; readonly meant: ReturnType<typeof meant> } | undefined
 function meantOf(file: string, graphic: Graphic, weights: Weights = 709): ReturnType<typeof meant> {
-  const key = `${file} ${weights}`
+  const key = `${file} ${weights} ${JSON.stringify(graphic.sure)}`
   if (last?.key !== key) last = { key, meant: meant(graphic, weights) }
   return last.meant
 }
@@ -72,13 +72,13 @@ const painter: Painter = {
     }
   },
   encode: (pixels, width, height, times) => writePng(reduced(pixels, width, height, times)),
-  async entry(file, named, words) {
+  async entry(file, named, words, solid) {
     const graphic = await graphicOf(file)
-    return graphic && graphicEntry(graphic, { ...named, file }, words)
+    return graphic && graphicEntry(graphic, { ...named, file }, words, solid)
   },
-  async part(file, part) {
+  async part(file, part, solid) {
     const graphic = await graphicOf(file)
-    return graphic && partOf(graphic, part)
+    return graphic && partOf(graphic, part, solid)
   },
   async clip(files, perSecond, told) {
     const meter = new ClipMeter(perSecond)
@@ -116,8 +116,9 @@ const painter: Painter = {
   },
   async bench(file, asked) {
     const { keying, small: size } = asked
-    const graphic = await graphicOf(file)
-    if (!graphic) return undefined
+    const found = await graphicOf(file)
+    if (!found) return undefined
+    const graphic = withSolid(found, asked.solid)
     const from = performance.now()
     if ('screen' in keying) {
       const lost = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, asked)

@@ -46,6 +46,8 @@ export interface BenchAsked {
   /** Of the picture, in pixels. */
   readonly width: number
   readonly height: number
+  /** What somebody drew around of an opaque graphic. */
+  readonly solid?: GraphicEntry['solid']
   /** Of the two small pictures. */
   readonly small: readonly [width: number, height: number]
 }
@@ -79,9 +81,14 @@ export interface Painter {
     file: string,
     named: { readonly title: string; readonly order: number },
     words?: GraphicEntry['words'],
+    solid?: GraphicEntry['solid'],
   ): Promise<GraphicEntry | undefined>
   /** What was counted of a part of a picture; undefined where the server does not have it. */
-  part(file: string, part: Box): Promise<NonNullable<GraphicEntry['parts']>[string] | undefined>
+  part(
+    file: string,
+    part: Box,
+    solid?: GraphicEntry['solid'],
+  ): Promise<NonNullable<GraphicEntry['parts']>[string] | undefined>
   /**
    * What the pictures of a clip do, in the order in which they are given, or which of them is none; `told` hears how many
    * are done.

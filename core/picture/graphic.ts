@@ -7,6 +7,8 @@ import { type Colour, type Pixels, type Region, plain } from './pixels'
  */
 export interface Graphic extends Pixels {
   readonly opaque: boolean
+  /** Of an opaque one the parts of which somebody said that all of them is meant to be seen, whatever its colour. */
+  readonly sure?: readonly Region[]
 }
 
 /** The colour weighted by how solid it is, over black, rounded half up: what a page on black looks like. */
@@ -108,7 +110,7 @@ export function seenTruth(picture: Pixels): { readonly truth: Uint8Array; readon
 }
 
 /** A part of a graphic, which lies within it and has at least one pixel. */
-export function cropped({ width, height, data, opaque }: Graphic, { left, top, right, bottom }: Region): Graphic {
+export function cropped({ width, height, data, opaque, sure }: Graphic, { left, top, right, bottom }: Region): Graphic {
   const [x, y] = [Math.min(left, width - 1), Math.min(top, height - 1)]
   const [w, h] = [Math.max(1, Math.min(right, width) - x), Math.max(1, Math.min(bottom, height) - y)]
   const to = new Uint8ClampedArray(w * h * 4)
@@ -116,7 +118,13 @@ export function cropped({ width, height, data, opaque }: Graphic, { left, top, r
     const at = ((y + row) * width + x) * 4
     to.set(data.subarray(at, at + w * 4), row * w * 4)
   }
-  return { width: w, height: h, data: to, opaque }
+  const moved = sure?.map(one => ({
+    left: one.left - x,
+    top: one.top - y,
+    right: one.right - x,
+    bottom: one.bottom - y,
+  }))
+  return { width: w, height: h, data: to, opaque, ...(moved ? { sure: moved } : {}) }
 }
 
 /** Codes by which a colour may lie above how solid it is and still be one over black: rounding. */
@@ -129,6 +137,13 @@ export function straightPixels({ data, opaque }: Graphic): number {
   for (let i = 0; i < data.length; i += 4)
     if (Math.max(data[i]!, data[i + 1]!, data[i + 2]!) > data[i + 3]! + ROUNDING && data[i + 3]! > 0) found++
   return found
+}
+
+/** The pixels of which somebody said that they are meant to be seen. */
+function* pixelsOf({ width, height, sure = [] }: Graphic): Generator<number> {
+  for (const { left, top, right, bottom } of sure)
+    for (let y = Math.max(0, top); y < Math.min(height, bottom); y++)
+      for (let x = Math.max(0, left); x < Math.min(width, right); x++) yield y * width + x
 }
 
 /** Brightness of what is sent over black, by pixel; and how solid each is meant to be. */
@@ -149,7 +164,10 @@ export function meant(
     y[p] = luma(data[i]!, data[i + 1]!, data[i + 2]!, weights)
     truth[p] = solid
   }
-  return graphic.opaque ? { y, ...seenTruth(graphic) } : { y, truth, ground: [0, 0, 0] }
+  if (!graphic.opaque) return { y, truth, ground: [0, 0, 0] }
+  const seen = seenTruth(graphic)
+  for (const p of pixelsOf(graphic)) seen.truth[p] = SEEN
+  return { y, ...seen }
 }
 
 /**

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, toRaw, watch } from 'vue'
-import type { Box, Cut, GraphicEntry, WordBox } from '#core/document'
+import type { Box, Cut, GraphicEntry } from '#core/document'
 import { type OverlayRow, standing, wordsOf } from '#core/features/keys'
 import type { Chroma, Keying, Scene } from '#core/picture'
 import type { Picture } from '#core/run'
 import { usePainter } from '~/workers/painter'
 import type { Benched } from '~/workers/protocol'
+import type { Marking } from './marks'
 
 /**
  * The picture itself, as the keyer makes it: over another one, what is lost striped, the safe parts and the words marked;
- * or the matte alone. Words are drawn around with the mouse.
+ * or the matte alone. Words, and what is meant to be seen, are drawn around with the mouse.
  */
 const props = defineProps<{
   row: OverlayRow
@@ -27,12 +28,13 @@ const props = defineProps<{
   width: number
   shown: boolean
   matte: boolean
-  marking: boolean
+  /** What is drawn around, where it is. */
+  marking: Marking | undefined
 }>()
 const emit = defineEmits<{
   benched: [benched: Benched | undefined, absent: boolean]
-  boxed: [box: Box]
-  unboxed: [id: string]
+  boxed: [kind: Marking, box: Box]
+  unboxed: [kind: Marking, id: string]
 }>()
 const graphic = computed(() => props.graphic)
 const height = computed(() => Math.round((props.width * 9) / 16))
@@ -134,6 +136,7 @@ const measure = inTurn(async () => {
           keying: { ...toRaw(keying) },
           ...(row.overlay.box ? { box: { ...row.overlay.box } } : {}),
           ...(row.overlay.mask ? { mask: { ...row.overlay.mask } } : {}),
+          ...(graphic.value?.solid ? { solid: toRaw(graphic.value.solid) } : {}),
           width: w,
           height: h,
           small: props.matte ? [w, h] : THUMB,
@@ -176,20 +179,18 @@ watch(
   { immediate: true, flush: 'post' },
 )
 
-const words = computed(() =>
-  graphic.value
-    ? wordsOf(graphic.value).map(([id, word]): [string, ReturnType<typeof standing>] => [
-        id,
-        standing(props.row.overlay, word),
-      ])
-    : [],
-)
+/** What is drawn around already. */
+const boxes = computed((): [string, Box][] => {
+  const one = graphic.value
+  const there = !one ? [] : props.marking === 'solid' ? Object.entries(one.solid ?? {}) : wordsOf(one)
+  return there.map(([id, box]) => [id, standing(props.row.overlay, box)])
+})
 const SAFE = [
   ['action', 0.93],
   ['title', 0.9],
 ] as const
 
-// --- words drawn around ---
+// --- words, or what is meant, drawn around ---
 const from = ref<{ x: number; y: number }>()
 const to = ref<{ x: number; y: number }>()
 const place = (event: PointerEvent) => {
@@ -226,7 +227,7 @@ function end(): void {
   const [left, top] = [clamp((box.x - x) / w), clamp((box.y - y) / h)]
   const [right, bottom] = [clamp((box.x + box.w - x) / w), clamp((box.y + box.h - y) / h)]
   if (right - left >= LEAST && bottom - top >= LEAST)
-    emit('boxed', { x: left, y: top, w: right - left, h: bottom - top } satisfies WordBox)
+    emit('boxed', props.marking!, { x: left, y: top, w: right - left, h: bottom - top })
 }
 const style = ({ x, y, w, h }: Box) => ({
   left: `${x * 100}%`,
@@ -261,14 +262,14 @@ const style = ({ x, y, w, h }: Box) => ({
     </svg>
     <template v-if="marking">
       <button
-        v-for="([id, box], i) in words"
+        v-for="([id, box], i) in boxes"
         :key="id"
         type="button"
         class="word"
         :style="style(box)"
-        :aria-label="`Words ${i + 1}: take the box out`"
-        title="Take this box of words out"
-        @click.stop="emit('unboxed', id)"
+        :aria-label="`${marking === 'solid' ? 'What is meant' : 'Words'} ${i + 1}: take the box out`"
+        title="Take this box out"
+        @click.stop="emit('unboxed', marking, id)"
         @pointerdown.stop
       />
       <span v-if="drawn" class="word new" :style="style(drawn)" />

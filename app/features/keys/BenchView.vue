@@ -29,7 +29,7 @@ import MeasureTable from './MeasureTable.vue'
 import SlideStrip from './SlideStrip.vue'
 import { TAKEN } from './bring'
 import { useFind } from './find'
-import { useMarks } from './marks'
+import { type Marking, useMarks } from './marks'
 import { useUnder } from './photographs'
 import { usePictures } from './pictures'
 
@@ -67,12 +67,15 @@ const { width } = useElementSize(stage)
 const pictureWidth = computed(() => (width.value === 0 ? 0 : Math.max(240, Math.min(704, Math.floor(width.value)))))
 const shown = ref(true)
 const matte = ref(false)
-const marking = ref(false)
+const marking = ref<Marking>()
+const markWhat = (what: Marking): void => {
+  marking.value = marking.value === what ? undefined : what
+}
 watch(
   () => props.row.id,
   () => {
     shown.value = true
-    marking.value = false
+    marking.value = undefined
     benched.value = undefined
     slide.value = undefined
   },
@@ -194,7 +197,7 @@ const truth = computed(() => {
       : `Judged on what differs from its screen (${(one.ground ?? []).join(', ')}), counted in steps of 1/128 of colour.`
   if (!way.value) return 'Keys by a shape or a box are drawn; what is lost is measured of the others.'
   return one.opaque
-    ? `Judged on what differs from its ground (${(one.ground ?? []).join(', ')}). What is as dark as that cannot be seen in this file; a version with transparency tells it.`
+    ? `Judged on what differs from its ground (${(one.ground ?? []).join(', ')}). ${one.solid ? 'Where somebody drew around it, all is meant to be seen.' : 'What is as dark as that cannot be seen in this file: draw around it, or take a version with transparency.'}`
     : 'Judged on what the file itself says is solid.'
 })
 const lostWords = computed(() => {
@@ -253,7 +256,7 @@ const { isOverDropZone } = useDropZone(stage, {
 // --- words ---
 const { boxed, unboxed, propose: look } = useMarks(graphicId, graphic)
 async function propose(): Promise<void> {
-  if (await look()) marking.value = true
+  if (await look()) marking.value = 'words'
 }
 
 const caption = ref(false)
@@ -298,9 +301,10 @@ function press(key: string, shift: boolean): boolean {
     'PageDown': slideIds.value.length > 1 ? () => stepSlide(1) : undefined,
     'f': () => void (byColour.value ? chromaSet.value?.find() : find()),
     'i': way.value ? turn : undefined,
-    'w': graphic.value ? () => (marking.value = !marking.value) : undefined,
+    'w': graphic.value ? () => markWhat('words') : undefined,
+    's': graphic.value?.opaque && (way.value || byColour.value) ? () => markWhat('solid') : undefined,
     'Enter': triedHere.value ? takeTried : chromaSet.value?.tried ? () => chromaSet.value?.take() : undefined,
-    'Escape': marking.value ? () => (marking.value = false) : undefined,
+    'Escape': marking.value ? () => (marking.value = undefined) : undefined,
   }
   const act = acts[key]
   act?.()
@@ -332,9 +336,15 @@ defineExpose({ press, asking })
       />
       <p class="small under" :style="{ width: `${pictureWidth}px` }">
         <template v-if="marking">
-          <span>Draw around words; a press on a box takes it out.</span>
-          <button type="button" class="link" @click="propose">look for them</button>
-          <button type="button" class="link" @click="marking = false">done <span class="key">W</span></button>
+          <span>{{
+            marking === 'words'
+              ? 'Draw around words; a press on a box takes it out.'
+              : 'Draw around what is meant to be seen, however dark; a press on a box takes it out.'
+          }}</span>
+          <button v-if="marking === 'words'" type="button" class="link" @click="propose">look for them</button>
+          <button type="button" class="link" @click="marking = undefined">
+            done <span class="key">{{ marking === 'words' ? 'W' : 'S' }}</span>
+          </button>
         </template>
         <template v-else>
           <span class="quiet">{{
@@ -436,8 +446,24 @@ defineExpose({ press, asking })
     <template v-if="byColour">
       <h3>Set</h3>
       <ChromaSet :id="row.id" ref="chromaSet" :overlay="row.overlay" :graphic="graphic" @moved="now => (chroma = now)">
-        <button v-if="graphic" type="button" class="btn small" :aria-pressed="marking" @click="marking = !marking">
+        <button
+          v-if="graphic"
+          type="button"
+          class="btn small"
+          :aria-pressed="marking === 'words'"
+          @click="markWhat('words')"
+        >
           Words <span class="key">W</span>
+        </button>
+        <button
+          v-if="graphic?.opaque"
+          type="button"
+          class="btn small"
+          title="Draw around what is meant to be seen, however dark it is"
+          :aria-pressed="marking === 'solid'"
+          @click="markWhat('solid')"
+        >
+          Meant <span class="key">S</span>
         </button>
       </ChromaSet>
     </template>
@@ -450,8 +476,18 @@ defineExpose({ press, asking })
         <button type="button" class="btn small" :aria-pressed="row.overlay.invert === true" @click="turn">
           {{ row.overlay.invert ? 'Turned round' : 'Turn round' }} <span class="key">I</span>
         </button>
-        <button type="button" class="btn small" :aria-pressed="marking" @click="marking = !marking">
+        <button type="button" class="btn small" :aria-pressed="marking === 'words'" @click="markWhat('words')">
           Words <span class="key">W</span>
+        </button>
+        <button
+          v-if="graphic.opaque"
+          type="button"
+          class="btn small"
+          title="Draw around what is meant to be seen, however dark it is"
+          :aria-pressed="marking === 'solid'"
+          @click="markWhat('solid')"
+        >
+          Meant <span class="key">S</span>
         </button>
       </p>
       <button v-if="triedHere" type="button" class="btn tried" @click="takeTried">

@@ -18,10 +18,14 @@ type Lying = Pick<Overlay, 'box' | 'mask'>
 type Parts = NonNullable<GraphicEntry['parts']>
 
 /** The part that a mask lets through, counted on the pixels of a picture; none without a mask, or without its file. */
-export async function countedPart(file: string, lying: Lying): Promise<Parts | undefined> {
+export async function countedPart(
+  file: string,
+  lying: Lying,
+  solid?: GraphicEntry['solid'],
+): Promise<Parts | undefined> {
   const part = through(toRaw(lying))
   if (part === undefined || part === 'nothing') return undefined
-  const counted = await usePainter().part(file, part)
+  const counted = await usePainter().part(file, part, toRaw(solid))
   return counted && { [partId(part)]: counted }
 }
 
@@ -53,7 +57,7 @@ export async function withParts(edits: readonly Edit[]): Promise<Edit[]> {
       if (!one) continue
       const others = usedBy(after, graphic, id)
       const kept = Object.fromEntries(Object.entries(one.parts ?? {}).filter(([part]) => others.has(part)))
-      const parts: Parts = { ...kept, ...(await countedPart(one.file, overlay!)) }
+      const parts: Parts = { ...kept, ...(await countedPart(one.file, overlay!, one.solid)) }
       const some = Object.keys(parts).length > 0
       if (some || one.parts) more.push(setEdit(['graphics', graphic, 'parts'], some ? parts : undefined))
     }

@@ -30,6 +30,7 @@ export const screen: Screen = {
     { key: 'X', words: 'the picture, or how solid each part of it becomes', foot: 'matte', on: ['bench'] },
     { key: 'I', words: 'turn the key round, for dark marks on a light ground' },
     { key: 'W', words: 'draw boxes around words' },
+    { key: 'S', words: 'draw boxes around what is meant to be seen of a picture without transparency' },
     { key: 'C', words: 'make a caption' },
     { key: 'K', words: 'the bench, or the keyers', foot: 'bench or keyers' },
     { key: 'A', words: 'add an overlay' },

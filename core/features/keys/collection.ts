@@ -36,6 +36,8 @@ export interface Graphic {
   readonly straight?: true
   /** Median colour of the outermost 2 % of an opaque one, 0 .. 255. */
   readonly ground?: readonly number[]
+  /** Of an opaque one what somebody drew around: all in it is meant to be seen, in shares of the graphic. */
+  readonly solid?: Readonly<Record<string, Pick<WordBox, 'x' | 'y' | 'w' | 'h'>>>
   /** Pixels by brightness and solidity; absent, nobody counted them. */
   readonly cells?: string
   /** The same inside the words. */
@@ -57,6 +59,8 @@ export interface Graphic {
 const colour = (n: number) => listOf(whole(0, 255), n, n)
 const CELLS = { type: 'string', pattern: '^[A-Za-z0-9_-]{2,80000}$' }
 
+const BOX = { x: number(0, 1), y: number(0, 1), w: number(0.001, 1), h: number(0.001, 1) }
+
 export const graphics = collection<Graphic>({
   name: 'graphics',
   entry: 'graphic',
@@ -72,6 +76,7 @@ export const graphics = collection<Graphic>({
     opaque: said,
     straight: said,
     ground: colour(3),
+    solid: mapOf(object(['x', 'y', 'w', 'h'], BOX), 100),
     cells: CELLS,
     wordCells: CELLS,
     cells601: CELLS,
@@ -81,10 +86,7 @@ export const graphics = collection<Graphic>({
     parts: mapOf(object([], { cells: CELLS, cells601: CELLS, hues: CELLS, ground: colour(3) }), 16),
     words: mapOf(
       object(['x', 'y', 'w', 'h'], {
-        x: number(0, 1),
-        y: number(0, 1),
-        w: number(0.001, 1),
-        h: number(0.001, 1),
+        ...BOX,
         letters: number(0, 1),
         exact: said,
         ink: colour(4),

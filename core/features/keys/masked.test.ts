@@ -8,8 +8,9 @@ import { CLEAR, kept, patches } from '../../../testing/graphics'
 import { onBlackPage } from '../../../testing/overlaid'
 import { fmt } from '../../../testing/plans'
 import { allJudged } from './judged'
-import { asKeyed, isUncounted, partId, partOf, through } from './masked'
+import { asKeyed, boxOf, isUncounted, partId, partOf, through } from './masked'
 import { measuresOf } from './measures'
+import { graphicEntry } from './profile'
 
 const share = fc.integer({ min: 0, max: 100 }).map(n => n / 100)
 const box = fc.tuple(share, share, share, share).map(([x, y, w, h]) => ({
@@ -178,5 +179,43 @@ describe('what a switcher that works in SD makes of colours', () => {
     const through601 = asKeyed({ ...kept(picture), parts: part }, { mask }, 601)
     // 32 x 36 pixels, all of them green at 150.
     expect(readCells(through601.cells!, false)!.counts).toEqual([150, 255, 1152])
+  })
+})
+
+describe('what somebody drew around of an opaque picture', () => {
+  // Of 64 x 36 on black: a white bar of 32 x 4, and below it a black shadow of 32 x 2 that nobody can see.
+  const bar = patches(64, 36, [0, 0, 0], [[16, 20, 32, 4, [255, 255, 255]]])
+  const around = { shadow: { x: 0.25, y: 20 / 36, w: 0.5, h: 6 / 36 } }
+  const entry = (solid?: typeof around) =>
+    graphicEntry(bar, { title: 'Bar', order: 1, file: '0'.repeat(64) }, {}, solid)
+  const lost = (solid?: typeof around) =>
+    allJudged(tracedOf(onBlackPage(entry(solid), { clip: 0.1, gain: 0.9 })))[0]!.pixels!.found.lost
+
+  it('is meant to be seen, however dark: 64 of 192 pixels are lost', () => {
+    expect(lost()).toBe(0)
+    expect(lost(around)).toBeCloseTo(64 / 192, 12)
+    expect(codes(onBlackPage(entry(around), { clip: 0.1, gain: 0.9 }))).toContain('K04')
+  })
+  it('is kept in the plan, and left out of one that says so itself', () => {
+    expect(entry(around).solid).toEqual(around)
+    expect(entry()).not.toHaveProperty('solid')
+    const own = patches(8, 8, CLEAR, [[2, 2, 4, 4, [255, 255, 255, 255]]])
+    expect(graphicEntry(own, { title: 'Own', order: 1, file: '0'.repeat(64) }, {}, around)).not.toHaveProperty('solid')
+  })
+  it('counts in the part that a mask lets through, where that has some of it', () => {
+    const counts = (part: { x: number; y: number; w: number; h: number }) => {
+      const { cells } = partOf(bar, part, around)
+      const read = readCells(cells!, true)!.counts
+      let seen = 0
+      for (let i = 0; i < read.length; i += 3) if (read[i + 1] === 255) seen += read[i + 2]!
+      return seen
+    }
+    // The left half has half of both; the upper half of the picture has none.
+    expect(counts({ x: 0, y: 0, w: 0.5, h: 1 })).toBe(96)
+    expect(counts({ x: 0, y: 0, w: 1, h: 0.5 })).toBe(0)
+  })
+  it('has a part by its name, and a name by its part', () => {
+    const part = { x: 0.25, y: 0.1, w: 0.5, h: 0.333 }
+    expect(boxOf(partId(part))).toEqual(part)
   })
 })

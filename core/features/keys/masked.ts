@@ -1,6 +1,6 @@
 import type { Box, GraphicEntry, Overlay } from '#core/document'
 import { type Graphic, type Weights, cropped } from '#core/picture'
-import { graphicEntry, regionOf } from './profile'
+import { graphicEntry, regionOf, withSolid } from './profile'
 
 // What a mask cuts off is neither lost nor haze: a key is measured on what comes through. The pixels of that part are
 // counted where they are at hand, when the mask is set; the plan keeps the counts beside those of the whole.
@@ -28,8 +28,19 @@ export function through({ box = WHOLE, mask }: Pick<Overlay, 'box' | 'mask'>): B
 /** The name under which a graphic keeps what was counted of one of its parts. */
 export const partId = ({ x, y, w, h }: Box): string => [x, y, w, h].map(share => Math.round(share * STEPS)).join('-')
 
+/** The part that has that name. */
+export function boxOf(id: string): Box {
+  const [x = 0, y = 0, w = 1, h = 1] = id.split('-').map(share => Number(share) / STEPS)
+  return { x, y, w, h }
+}
+
 /** What a graphic keeps of the part that comes through: counted on its pixels as on a graphic of its own. */
-export function partOf(graphic: Graphic, part: Box): NonNullable<GraphicEntry['parts']>[string] {
+export function partOf(
+  picture: Graphic,
+  part: Box,
+  solid?: GraphicEntry['solid'],
+): NonNullable<GraphicEntry['parts']>[string] {
+  const graphic = withSolid(picture, solid)
   const { cells, cells601, hues, ground } = graphicEntry(cropped(graphic, regionOf(graphic, part)), {
     title: '',
     order: 0,

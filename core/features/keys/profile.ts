@@ -26,12 +26,20 @@ export function wordFound(graphic: Graphic, { x, y, w, h, letters, exact }: Word
   }
 }
 
+/** An opaque graphic with what somebody drew around: all in it is meant to be seen. Others say so themselves. */
+export const withSolid = (graphic: Graphic, solid: GraphicEntry['solid'] = {}): Graphic =>
+  graphic.opaque && Object.keys(solid).length
+    ? { ...graphic, sure: Object.values(solid).map(box => regionOf(graphic, box)) }
+    : graphic
+
 /** What the plan keeps of a graphic: its file's hash, and all that was counted on its pixels. */
 export function graphicEntry(
-  graphic: Graphic,
+  picture: Graphic,
   { title, order, file }: Pick<GraphicEntry, 'title' | 'order' | 'file'>,
   words: GraphicEntry['words'] = {},
+  solid: GraphicEntry['solid'] = {},
 ): GraphicEntry {
+  const graphic = withSolid(picture, solid)
   const found = Object.fromEntries(Object.entries(words).map(([id, box]) => [id, wordFound(graphic, box)]))
   const regions = Object.values(found).map(box => regionOf(graphic, box))
   const hues = huesOf(graphic)
@@ -42,6 +50,7 @@ export function graphicEntry(
     width: graphic.width,
     height: graphic.height,
     ...(graphic.opaque ? { opaque: true, ground: meant(graphic).ground } : {}),
+    ...(graphic.sure ? { solid } : {}),
     ...(straightPixels(graphic) > 0 ? { straight: true } : {}),
     cells: cellsText(cellsOf(graphic)),
     cells601: cellsText(cellsOf(graphic, undefined, 601)),
