@@ -531,7 +531,14 @@ defineExpose({ press, asking })
     </div>
     <p v-if="benched" class="small quiet">measured in {{ Math.round(benched.ms) }} ms</p>
   </aside>
-  <CaptionDialog v-if="caption" :title="row.overlay.title" :inks="inks" @made="captioned" @close="caption = false" />
+  <CaptionDialog
+    v-if="caption"
+    :title="row.overlay.title"
+    :inks="inks"
+    :halls="row.halls"
+    @made="captioned"
+    @close="caption = false"
+  />
 </template>
 
 <style scoped>

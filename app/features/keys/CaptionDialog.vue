@@ -7,6 +7,7 @@ import {
   type CaptionAsked,
   type InkFound,
   type MeasureLine,
+  type OverlayRow,
   captionSvg,
   laidCaption,
 } from '#core/features/keys'
@@ -16,7 +17,7 @@ import { usePainter } from '~/workers/painter'
 import InkPart from './InkPart.vue'
 
 /** A caption for who has no graphics computer: drawn with transparency, its words known to the pixel. */
-const props = defineProps<{ title: string; inks: readonly InkFound[] }>()
+const props = defineProps<{ title: string; inks: readonly InkFound[]; halls: OverlayRow['halls'] }>()
 const emit = defineEmits<{
   made: [{ png: Uint8Array; title: string; words: Readonly<Record<string, WordBox>> }]
   close: []
@@ -143,7 +144,10 @@ async function save(ground: 'clear' | 'black', as: 'svg' | 'png'): Promise<void>
         Contrast {{ figure(contrast) }} : 1 over any picture<template v-if="contrast < 3"
           >: too little to be read</template
         ><template v-else-if="contrast < 4.5">: enough, more than 4.5 is good</template>; letters
-        {{ figure(letters * 0.6) }} mm high on a phone.
+        {{ figure(letters * 0.6) }}&nbsp;mm high on a phone<template v-for="hall in halls" :key="hall.name"
+          >, {{ figure(letters * 10 * hall.heightM, 0) }}&nbsp;mm on {{ hall.name }}, where from
+          {{ figure(hall.lastM) }}&nbsp;m {{ figure(hall.lastM * 5, 0) }}&nbsp;mm are read</template
+        >.
       </p>
       <div class="fields">
         <v-text-field v-model="first" label="First line" maxlength="80" autofocus density="compact" />

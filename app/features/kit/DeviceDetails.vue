@@ -11,6 +11,7 @@ import { WHAT_IS_RIGHT, moneyText } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import AddressPart from './AddressPart.vue'
 import AimPart from './AimPart.vue'
+import ViewedPart from './ViewedPart.vue'
 import { decimal, distanceSchema, labelSchema, nameSchema, placeSchema, sectionSchema, voltsSchema } from '~/ui/typed'
 
 /** All that can be set on one device of the plan. */
@@ -343,6 +344,11 @@ const ticked = (event: Event): true | undefined => (event.target as HTMLInputEle
         </dd>
       </template>
       <AimPart v-if="isCamera(model)" :device :model @set="(aim, words) => set(['aim'], aim as never, words)" />
+      <ViewedPart
+        v-if="model.kind === 'screen'"
+        :device
+        @set="(viewed, words) => set(['viewed'], viewed as never, words)"
+      />
       <AddressPart
         v-if="networked"
         :device

@@ -57,6 +57,8 @@ export interface Device {
   readonly manned?: true
   /** Cameras: how far away whom it shows stands, m, how much of them, and the width of its area, mm, where its mode crops it. */
   readonly aim?: { readonly m: number; readonly size: ShotSize; readonly sensorMm?: number }
+  /** Screens of a hall: how high their picture is, and how far away those sit who are farthest, m. */
+  readonly viewed?: { readonly heightM: number; readonly lastM: number }
   /** By what it is fed, where there is a choice: over its network lead, or by a supply of its own. */
   readonly fed?: (typeof FED_BY)[number]
   /** Computers: what each does beside what its leads say. */
@@ -213,6 +215,7 @@ export const devices = collection<Device, { readonly models: Readonly<Record<str
     standard: ref('format'),
     shot: oneOf(SHOTS),
     manned: said,
+    viewed: object(['heightM', 'lastM'], { heightM: number(0.1, 100), lastM: number(0.5, 500) }),
     aim: object(['m', 'size'], { m: number(0.1, 1000), size: oneOf(SHOT_SIZES), sensorMm: number(1, 100) }),
     fed: oneOf(FED_BY),
     coding: oneOf(CODINGS),

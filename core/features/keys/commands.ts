@@ -1,4 +1,5 @@
 import { cutWords } from '#core/catalog'
+import type { Traced } from '#core/chain'
 import { type Command, type CommandResult, Unusable } from '#core/kernel'
 import {
   type Bits,
@@ -14,6 +15,7 @@ import {
 } from '#core/picture'
 import type { CommandContext } from '#core/propose'
 import { type Judged, allJudged, bestSetting, faultOf } from './judged'
+import { hallsOf } from './halls'
 import { measuresOf } from './measures'
 import { overlaysOf } from './overlays'
 
@@ -49,8 +51,9 @@ function pictured(
     : { ...seenWith(new Plainly(bits), over.picture, sources, WIDTH, HEIGHT), bits }
 }
 
-function reportOf(judged: Judged, graphic: Graphic | undefined) {
+function reportOf(traced: Traced, judged: Judged, graphic: Graphic | undefined) {
   const { laid, cut, scale, misread, weights, sends, pixels } = judged
+  const halls = hallsOf(traced, laid)
   const read = { ...(misread ? { misread } : {}), ...(weights ? { weights } : {}) }
   const edge =
     graphic && pixels
@@ -68,7 +71,7 @@ function reportOf(judged: Judged, graphic: Graphic | undefined) {
     graphic: judged.graphic.title,
     set: cutWords(scale, cut),
     fault: faultOf(judged) ?? null,
-    measures: measuresOf({ overlay: laid.overlay, ...read }, judged.graphic, cut, edge),
+    measures: measuresOf({ overlay: laid.overlay, halls, ...read }, judged.graphic, cut, edge),
     best: best ? cutWords(scale, best.cut) : null,
   }
 }
@@ -94,7 +97,7 @@ const key: Command<CommandContext> = {
       )
     const all = allJudged(checked.traced).filter(one => one.id === id)
     if (all.length === 0) throw new Unusable(`${id} has no graphic in the plan: nothing of it can be measured`)
-    const reports = all.map(judged => reportOf(judged, context.picture(judged.graphic.file)))
+    const reports = all.map(judged => reportOf(checked.traced, judged, context.picture(judged.graphic.file)))
     // One picture is a report; several are the first with all of them beside it.
     const text = JSON.stringify(reports.length > 1 ? { ...reports[0], slides: reports } : reports[0], null, 2)
     const [to, picture] = [values.get('report'), values.get('picture')]

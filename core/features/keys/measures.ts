@@ -2,6 +2,7 @@ import type { Cut, GraphicEntry } from '#core/document'
 import { LIMITS, measured, readCells } from '#core/picture'
 import { figure, percent } from '#core/words'
 import { EDGE_WORDS } from './edges'
+import { READ_FROM, isRead } from './halls'
 import { contrastOf, contrastOn, paintedBy, standing, wayOf, wordsOf } from './judged'
 import { isUncounted } from './masked'
 import type { OverlayRow } from './overlays'
@@ -25,7 +26,7 @@ const PHONE_AT_MM = 350
 const EDGE = (1 - LIMITS.safe) / 2
 
 /** An overlay with how its keyer stands. */
-type Standing = Pick<OverlayRow, 'overlay' | 'misread' | 'weights'> & Partial<Pick<OverlayRow, 'photographs'>>
+type Standing = Pick<OverlayRow, 'overlay' | 'misread' | 'weights'> & Partial<Pick<OverlayRow, 'photographs' | 'halls'>>
 
 /** All measures of an overlay's key as it is set, from what was counted of its graphic. */
 export function measuresOf(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
@@ -171,9 +172,16 @@ function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
     {
       name: 'Letters on a phone',
       now: least === undefined ? UNJUDGED : `${figure(least * PHONE_MM)}\u00A0mm`,
-      good: `> ${figure(PHONE_AT_MM / 200)}\u00A0mm`,
+      good: `> ${figure(PHONE_AT_MM / READ_FROM)}\u00A0mm`,
       bad: least !== undefined && least < LIMITS.letters,
     },
+    ...(row.halls ?? []).map((hall): Measure => ({
+      name: `Letters on ${hall.name}`,
+      now: least === undefined ? UNJUDGED : `${figure(least * hall.heightM * 1000, 0)}\u00A0mm`,
+      good: `> ${figure((hall.lastM * 1000) / READ_FROM, 0)}\u00A0mm`,
+      bad: least !== undefined && !isRead(least, hall),
+      why: `read from its last row, ${figure(hall.lastM)}\u00A0m away`,
+    })),
     {
       name: 'Inside the safe area',
       now: words.length === 0 ? UNJUDGED : outside ? `${words.length - outside} of ${words.length}` : 'all',

@@ -3,6 +3,7 @@ import { type Traced, deviceName, endName, isSwitcher, weightsOf } from '#core/c
 import { type Cut, type FillKind, type Overlay, type PhotographEntry, cutOf } from '#core/document'
 import { type Misread, type Scene, type Weights, scenesOf } from '#core/picture'
 import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, taken } from '#core/run'
+import { type Hall, hallsOf } from './halls'
 import { judgedAt, photographsUnder, settable } from './judged'
 import { allLaid, keyersOf } from './laid'
 import { penLoops } from './pen'
@@ -26,6 +27,8 @@ export interface OverlayRow {
   readonly sends?: FillKind
   /** Photographs of the sources that it may lie over. */
   readonly photographs: readonly PhotographEntry[]
+  /** Screens of a hall on which it is seen. */
+  readonly halls: readonly Hall[]
 }
 
 export interface Overlays {
@@ -66,6 +69,7 @@ export function overlaysOf(traced: Traced): Overlays {
         keyers: keyers ?? [],
         over: over(traced, id),
         photographs: photographsUnder(traced, laid),
+        halls: hallsOf(traced, laid),
         ...standOf(traced, id),
       }
     }),

@@ -18,7 +18,21 @@ const unknown = (plan: Faulty['plan']): Faulty['plan'] => ({
   overlays: Object.fromEntries(Object.entries(plan.overlays).map(([id, { graphic: _, ...overlay }]) => [id, overlay])),
 })
 
+/** Its screen is seen from afar: a picture so high, and the last row so far away. */
+const viewed = (plan: Faulty['plan'], heightM: number, lastM: number): Faulty['plan'] => ({
+  ...plan,
+  devices: { ...plan.devices, hall: { ...plan.devices.hall!, viewed: { heightM, lastM } } },
+})
+
 export const CASES: readonly Faulty[] = [
+  {
+    name: 'letters that are not read from the last row',
+    gives: ['K13'],
+    // In a box of half the height letters of 9 of 90 are 5 % of 3 m, 150 mm, and at 31 m 31 / 200 = 155 mm are read.
+    plan: viewed(onBlackPage(caption(50, 40, 9), { box: { x: 0.25, y: 0.25, w: 0.5, h: 0.5 } }), 3, 31),
+    offers: ['Show Names over the whole picture'],
+    says: ['150\u00A0mm high on hall', '31\u00A0m away, 155\u00A0mm'],
+  },
   {
     name: 'words at the edge of the picture',
     gives: ['K13'],

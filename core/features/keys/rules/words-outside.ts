@@ -1,8 +1,9 @@
-import { text } from '#core/kernel'
+import { length, text } from '#core/kernel'
 import { LIMITS } from '#core/picture'
 import { Draft, type Proposal, rule } from '#core/propose'
 import type { Traced } from '#core/chain'
-import { percent } from '#core/words'
+import { figure, percent } from '#core/words'
+import { type Hall, READ_FROM, hallsOf, isRead } from '../halls'
 import { type Judged, firstsOf, judgedOf, standing, wordsOf } from '../judged'
 import { type Laid, allLaid } from '../laid'
 import { through } from '../masked'
@@ -31,6 +32,11 @@ export const wordsOutside = rule({
       apart: true,
       says: 'The letters of {overlay} are {height} of the picture high: below 4\u00A0% they are not read on a phone.',
     },
+    far: {
+      severity: 'Q',
+      apart: true,
+      says: 'The letters of {overlay} are {size} high on {screen}: from its last row, {distance} away, {needed} are read.',
+    },
   },
   find: (traced, say) => [
     ...(['outside', 'masked', 'small'] as const).flatMap(what =>
@@ -42,6 +48,20 @@ export const wordsOutside = rule({
         ),
       ),
     ),
+    ...firstsOf(traced, tooFar(traced)).map(judged => {
+      const hall = worstHall(traced, judged)!
+      return say(
+        'far',
+        { on: 'overlay', overlay: judged.id },
+        {
+          overlay: text(judged.title),
+          screen: text(hall.name),
+          size: text(millimetres(leastLetters(judged)! * hall.heightM)),
+          distance: length(hall.lastM),
+          needed: text(millimetres(hall.lastM / READ_FROM)),
+        },
+      )
+    }),
     ...unseen(traced).map(({ id, overlay }) =>
       say('nothing', { on: 'overlay', overlay: id }, { overlay: text(overlay.title) }),
     ),
@@ -51,10 +71,10 @@ export const wordsOutside = rule({
       const laid = unseen(traced).find(({ id }) => at.on === 'overlay' && id === at.overlay)
       return laid ? [...opened(traced, laid), without(traced, laid)] : []
     }
-    const what = says as keyof typeof FAULTS
-    const judged = judgedOf(traced, at, FAULTS[what])
+    const what = says as keyof typeof FAULTS | 'far'
+    const judged = judgedOf(traced, at, what === 'far' ? tooFar(traced) : FAULTS[what])
     if (!judged) return []
-    const mend = { outside: inside, masked: unmasked, small: whole }[what]
+    const mend = { outside: inside, masked: unmasked, small: whole, far: whole }[what]
     return [...mend(traced, judged), without(traced, judged.laid)]
   },
 })
@@ -83,6 +103,14 @@ function isMasked({ laid: { overlay }, graphic }: Judged): boolean {
 
 const isSmall = (judged: Judged): boolean => (leastLetters(judged) ?? 1) < LIMITS.letters
 const FAULTS = { outside: isOutside, masked: isMasked, small: isSmall }
+/** The screen from whose last row its letters are hardest to read. */
+function worstHall(traced: Traced, judged: Judged): Hall | undefined {
+  const letters = leastLetters(judged)
+  const far = letters === undefined ? [] : hallsOf(traced, judged.laid).filter(hall => !isRead(letters, hall))
+  return far.sort((a, b) => a.heightM / a.lastM - b.heightM / b.lastM)[0]
+}
+const tooFar = (traced: Traced) => (judged: Judged) => worstHall(traced, judged) !== undefined
+const millimetres = (m: number): string => `${figure(m * 1000, 0)}\u00A0mm`
 /** Overlays of which a mask lets nothing through, whether their picture is known or not. */
 const unseen = (traced: Traced): Laid[] => allLaid(traced).filter(({ overlay }) => through(overlay) === 'nothing')
 
