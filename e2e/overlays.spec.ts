@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { writePng } from '../shared/png'
+import { readPng, writePng } from '../shared/png'
 import { CLEAR, patches } from '../testing/graphics'
 import { expect, expectAccessible, openCopy, press, saved, test } from './walk'
 
@@ -308,4 +309,45 @@ test('measures what comes through a mask, and counts anew when it is moved', asy
   await saved(page)
   await page.reload()
   await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+})
+
+test('draws around what is dark and meant to be seen, picks a colour that the key keeps, and takes a template away', async ({
+  page,
+}) => {
+  await openCopy(page, 'Kiln Night', 'overlays')
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  // A bright bar of 320 x 40 on black, and a black shadow of 320 x 20 below it that no file without transparency shows.
+  await bring(page, file('bar.png', writePng(patches(640, 360, [0, 0, 0], [[160, 200, 320, 40, [230, 230, 230]]]))))
+  await expect(page.getByText('bar, 640 \u00D7 360')).toBeVisible()
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  await press(page, 's')
+  await expect(page.getByText(/^Draw around what is meant to be seen/)).toBeVisible()
+  const picture = page.getByRole('img', { name: /over a picture$/ })
+  const { x, y, width, height } = (await picture.boundingBox())!
+  await page.mouse.move(x + width * 0.25, y + (height * 200) / 360)
+  await page.mouse.down()
+  await page.mouse.move(x + width * 0.75, y + (height * 260) / 360, { steps: 4 })
+  await page.mouse.up()
+  // 20 of 60 rows.
+  await expect(measure(page, 'Graphic lost')).toHaveText(/^3[34]\u00A0%$/)
+  await expect(page.getByText(/too dark to be told from black/)).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'What is meant 1: take the box out' }).click()
+  await expect(measure(page, 'Graphic lost')).toHaveText('0\u00A0%')
+  await press(page, 'Control+z')
+  await expect(measure(page, 'Graphic lost')).toHaveText(/^3[34]\u00A0%$/)
+  await press(page, 'Escape')
+  await expect(page.getByText(/thins or cuts away .*black/)).toBeVisible()
+
+  await press(page, 'c')
+  const dialog = page.getByRole('dialog', { name: 'Make a caption' })
+  await dialog.getByRole('button', { name: /^light yellow/ }).click()
+  await expect(dialog.getByLabel('Colour of the letters')).toHaveValue('#fff096')
+  await expectAccessible(page)
+  const download = page.waitForEvent('download')
+  await dialog.getByRole('button', { name: 'On black, PNG' }).click()
+  const { width: wide, height: high, data, opaque } = readPng(readFileSync(await (await download).path()))
+  expect([wide, high, opaque, ...data.subarray(0, 3)]).toEqual([1920, 1080, true, 0, 0, 0])
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
+  await saved(page)
 })

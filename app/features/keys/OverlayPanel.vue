@@ -289,6 +289,21 @@ defineExpose({ nudge, press })
           <option v-for="edge in EDGES" :key="edge" :value="edge">from {{ EDGE_WORDS[edge] }}</option>
         </select></label
       >
+      <label class="check" title="Told on the paper of sources and inputs"
+        ><input
+          type="checkbox"
+          :checked="row.overlay.keepsFree === true"
+          @change="
+            event =>
+              set(
+                'keepsFree',
+                (event.target as HTMLInputElement).checked || undefined,
+                `Cameras and ${row.overlay.title}`,
+              )
+          "
+        />
+        cameras keep its place free</label
+      >
       <label class="check"
         ><input type="checkbox" :checked="row.overlay.mask !== undefined" @change="toggleMask" /> a mask lets through a
         part</label

@@ -19,6 +19,8 @@ export interface Overlay {
   readonly box?: Box
   /** The edge of the picture from which its graphic moves to its place, and back; absent, it does not move. */
   readonly comesFrom?: (typeof EDGES)[number]
+  /** Cameras under it are framed so that its place stays free. */
+  readonly keepsFree?: true
   /** What a mask lets through of it, in shares of the picture; absent, all. */
   readonly mask?: Box
   /** Of a key by shape: which; absent, a rectangle. */
@@ -127,6 +129,7 @@ export const overlays = collection<Overlay>({
     box: PART,
     mask: PART,
     comesFrom: oneOf(EDGES),
+    keepsFree: said,
     shape: oneOf(SHAPES),
     over: ref('slug'),
     segments: listOf(ref('slug'), 1000),

@@ -1,7 +1,9 @@
 import { type DeviceNode, type Run, type Traced, isSwitcher, socketKey } from '#core/chain'
-import { type Overlay, own } from '#core/document'
+import { isCamera } from '#core/catalog'
+import { type Box, type Overlay, type Plan, own } from '#core/document'
 import { fact } from '#core/kernel'
 import { momentsOf } from '#core/run'
+import { allLaid, sourcesUnder } from './laid'
 
 /** The two outputs of a source whose picture is laid over others: what is shown, and how solid it is. */
 export const PARTS = ['fill', 'key'] as const
@@ -75,6 +77,44 @@ export function wipedBefore(traced: Traced): ReadonlyMap<string, readonly string
       if (how && at !== undefined) found.set(at, [...(found.get(at) ?? []), `${CLEAN[how]} (${overlay!.title})`])
     }
     lit = now
+  }
+  return found
+}
+
+/** The part of the picture that an overlay takes: its box, or else all of its words; undefined where nobody knows. */
+function placeOf({ graphics }: Plan, { box, graphic }: Overlay): Box | undefined {
+  if (box) return box
+  const words = Object.values(own(graphics, graphic)?.words ?? {})
+  if (words.length === 0) return undefined
+  const [x, y] = [Math.min(...words.map(word => word.x)), Math.min(...words.map(word => word.y))]
+  return {
+    x,
+    y,
+    w: Math.max(...words.map(word => word.x + word.w)) - x,
+    h: Math.max(...words.map(word => word.y + word.h)) - y,
+  }
+}
+
+const third = (middle: number, [low, high]: readonly [string, string]): string =>
+  middle < 1 / 3 ? low : middle > 2 / 3 ? high : ''
+/** From this width on it is told without a side. */
+const WIDE = 0.6
+
+/** "the lower left", "the upper part", "the middle". */
+export function placeWords({ x, y, w, h }: Box): string {
+  const down = third(y + h / 2, ['upper', 'lower'])
+  const across = w >= WIDE ? '' : third(x + w / 2, ['left', 'right'])
+  return `the ${[down, across].filter(Boolean).join(' ') || 'middle'}${down && !across ? ' part' : ''}`
+}
+
+/** By camera: what its framing keeps free, and for what. */
+export function keptFree(traced: Traced): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>()
+  for (const laid of allLaid(traced)) {
+    const place = laid.overlay.keepsFree && placeOf(traced.plan, laid.overlay)
+    for (const id of place ? sourcesUnder(traced, laid) : [])
+      if (isCamera(traced.chain.nodes.get(id)!.model))
+        found.set(id, [...(found.get(id) ?? []), `${placeWords(place as Box)} (${laid.overlay.title})`])
   }
   return found
 }

@@ -37,7 +37,7 @@ import {
   sentLuma,
   summed,
 } from '#core/picture'
-import { type Laid, allLaid } from './laid'
+import { type Laid, allLaid, sourcesUnder } from './laid'
 import { asKeyed } from './masked'
 
 /** An overlay whose graphic is in the plan, with what its key makes of it. */
@@ -317,18 +317,9 @@ export function contrastOn(
 }
 
 /** Photographs of the sources that come to where an overlay lies, straight or through switchers before it, in their order. */
-export function photographsUnder({ plan, runs }: Traced, { node, overlay }: Laid): PhotographEntry[] {
-  if (!node) return []
-  const under = new Set<string>()
-  const reached = new Set([node.id])
-  // What is added while this runs is gone through too.
-  for (const at of reached)
-    for (const { lit, beside, end, origin } of runs)
-      if (lit && !beside && end?.device === at && origin && origin.device !== overlay.fill) {
-        under.add(origin.device)
-        reached.add(origin.device)
-      }
-  return Object.entries(plan.photographs)
+export function photographsUnder(traced: Traced, laid: Laid): PhotographEntry[] {
+  const under = new Set(sourcesUnder(traced, laid))
+  return Object.entries(traced.plan.photographs)
     .filter(([, { source }]) => under.has(source))
     .sort(([a, { order: x }], [b, { order: y }]) => x - y || (a < b ? -1 : 1))
     .map(([, one]) => one)

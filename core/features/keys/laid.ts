@@ -119,3 +119,18 @@ export function litIn(
 
 /** Whether the run's own socket of a source carries more than one kind of content: full, and as the fill of a key. */
 export const isCaption = ({ kind }: Overlay): boolean => kind === 'luma' || kind === 'linear' || kind === 'chroma'
+
+/** Sources whose pictures come to where an overlay lies, straight or through switchers before it; not its own. */
+export function sourcesUnder({ runs }: Traced, { node, overlay }: Pick<Laid, 'node' | 'overlay'>): string[] {
+  if (!node) return []
+  const under = new Set<string>()
+  const reached = new Set([node.id])
+  // What is added while this runs is gone through too.
+  for (const at of reached)
+    for (const { lit, beside, end, origin } of runs)
+      if (lit && !beside && end?.device === at && origin && origin.device !== overlay.fill) {
+        under.add(origin.device)
+        reached.add(origin.device)
+      }
+  return [...under]
+}

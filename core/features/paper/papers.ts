@@ -16,6 +16,7 @@ import { CROSSES, KEPT_WORDS, own } from '#core/document'
 import type { Checked } from '#core/propose'
 import { formatLabel } from '#core/signal'
 import { type Units, lengthText, listWords } from '#core/words'
+import { keptFree } from '../keys/facts'
 
 const SHOT_WORDS: Readonly<Record<string, string>> = { safe: 'wide, safe' }
 
@@ -113,6 +114,7 @@ function shortName(socket: Wire['from']): string {
 export function inputList({ traced }: Checked): Paper {
   const { chain, runs } = traced
   const switchers = [...chain.nodes.values()].filter(gathers).sort((a, b) => place(a) - place(b))
+  const free = keptFree(traced)
   const rows = switchers.flatMap(switcher =>
     portsOf(switcher.model, 'in').flatMap(([portId, port]) => {
       const entering = runs.filter(({ end }) => end?.device === switcher.id && end.port === portId)
@@ -147,7 +149,12 @@ export function inputList({ traced }: Checked): Paper {
             : run.lit && signal
               ? formatLabel(signal.format)
               : 'dark',
-          shot: source?.device.shot ? (SHOT_WORDS[source.device.shot] ?? source.device.shot) : '',
+          shot: [
+            source?.device.shot && (SHOT_WORDS[source.device.shot] ?? source.device.shot),
+            free.has(source?.id ?? '') && `keeps ${listWords(free.get(source!.id)!)} free`,
+          ]
+            .filter(Boolean)
+            .join('; '),
           person: source?.device.manned ? 'manned' : '',
           sound:
             opening === undefined
