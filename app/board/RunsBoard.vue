@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import type { Board, CableHop } from '#core/features/board'
+import type { Board, CableHop, Lane } from '#core/features/board'
 import { SEVERITY_WORDS } from '#core/kernel'
 import { figure, lengthText } from '#core/words'
 
@@ -27,6 +27,8 @@ const units = useUnits()
 const frame = ref<HTMLElement>()
 // Begins with the window's width, so that the first paint is the right one.
 const { width } = useElementSize(frame, { width: window.innerWidth, height: 0 })
+/** Which part of an overlay a source sends by an output of its own. */
+const partWords = ({ from }: Lane): string => (from?.port === 'fill' || from?.port === 'key' ? `, ${from.port}` : '')
 const layout = computed(() =>
   layOut(
     props.board,
@@ -349,6 +351,7 @@ function keysDown(event: KeyboardEvent): void {
           <span class="strong cut">{{ ribbon.names.length }} lit</span
           ><span class="small quiet cut">{{ ribbon.names.join('; ') }}</span>
         </button>
+        <PairMarks :layout="seenLayout" />
         <ul class="lanes" aria-label="Runs">
           <li
             v-for="{ placed, parts } in seenRows"
@@ -385,7 +388,9 @@ function keysDown(event: KeyboardEvent): void {
                 <span class="strong cut" :class="{ unlit: !placed.lane.lit }">{{
                   placed.begins ?? placed.lane.from?.name
                 }}</span>
-                <span class="figures quiet cut">{{ placed.lane.from?.format ?? placed.lane.beside ?? '' }}</span>
+                <span class="figures quiet cut"
+                  >{{ placed.lane.from?.format ?? placed.lane.beside ?? '' }}{{ partWords(placed.lane) }}</span
+                >
               </button>
               <button
                 v-else-if="

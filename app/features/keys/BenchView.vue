@@ -507,10 +507,6 @@ defineExpose({ press, asking })
         </select></label
       >
     </template>
-    <template v-if="inks.length">
-      <h3>Colours</h3>
-      <InkPart :inks="inks" />
-    </template>
     <template v-if="findings.length">
       <h3>Mend</h3>
       <FindingList :findings="findings" :whole="withParts" />
@@ -529,6 +525,10 @@ defineExpose({ press, asking })
         <figcaption class="small quiet">how solid it becomes</figcaption>
       </figure>
     </div>
+    <template v-if="inks.length">
+      <h3>Colours</h3>
+      <InkPart :inks="inks" />
+    </template>
     <p v-if="benched" class="small quiet">measured in {{ Math.round(benched.ms) }} ms</p>
   </aside>
   <CaptionDialog

@@ -180,8 +180,12 @@ async function save(ground: 'clear' | 'black', as: 'svg' | 'png'): Promise<void>
             aria-label="How solid the plate is, %"
           /><span class="figures">{{ solid }}</span></label
         >
-        <label><span>Plate</span><input v-model="plate" type="color" aria-label="Colour of the plate" /></label>
-        <label><span>Letters</span><input v-model="ink" type="color" aria-label="Colour of the letters" /></label>
+        <label
+          ><span>Plate, letters</span><input v-model="plate" type="color" aria-label="Colour of the plate" /><input
+            v-model="ink"
+            type="color"
+            aria-label="Colour of the letters"
+        /></label>
       </div>
       <InkPart v-if="inks.length" :inks="inks" :chosen="ink" pick @picked="hex => (ink = hex)" />
       <p class="ends">
@@ -213,7 +217,7 @@ h2 {
 }
 .preview {
   display: block;
-  width: min(100%, 533px);
+  width: min(100%, 427px);
   margin: 0 auto;
   aspect-ratio: 16 / 9;
   background: repeating-conic-gradient(#50525c 0 25%, #3a3c45 0 50%) 0 0 / 24px 24px;

@@ -14,7 +14,7 @@ const words = (ink: InkFound): string =>
 
 <template>
   <div>
-    <p v-for="line in inkWords(inks)" :key="line" class="small">{{ line }}</p>
+    <p class="small">{{ inkWords(inks).join(' ') }}</p>
     <ul class="inks" :aria-label="pick ? 'Colours of the letters' : 'Colours and this key'">
       <li v-for="ink in inks" :key="ink.name" :class="{ gone: !ink.survives, best: best.includes(ink) }">
         <button
@@ -33,6 +33,9 @@ const words = (ink: InkFound): string =>
 </template>
 
 <style scoped>
+p {
+  margin: 0 0 4px;
+}
 .inks {
   display: flex;
   flex-wrap: wrap;

@@ -283,6 +283,8 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
 @media (max-width: 1100px) {
   .overlays {
     grid-template-columns: 200px minmax(0, 1fr);
+    /* What is measured stands below the picture, and the screen scrolls. */
+    grid-auto-rows: max-content;
     overflow: auto;
   }
 }

@@ -84,15 +84,14 @@ const leastOver = (
 const TOLD_APART = 1.5
 
 /**
- * The ink that stands out best, and a second one that is told from it as well: of those that the key lets through whole,
- * by contrast with the photographs, or with nothing but each other where none is given.
+ * The ink that stands out best from the photographs, and a second one that is told from it as well: of those that the key
+ * lets through whole. None without a photograph.
  */
 export function bestInks(inks: readonly InkFound[]): readonly InkFound[] {
   const light = ({ colour: [r, g, b] }: InkFound) => luminance([r / 255, g / 255, b / 255])
-  const good = inks.filter(({ survives }) => survives)
-  // Without a photograph the lightest and the darkest are as good as any.
-  const worth = (ink: InkFound) => ink.contrast ?? contrast(light(ink), 0.18)
-  const [first, ...rest] = [...good].sort((a, b) => worth(b) - worth(a))
+  const [first, ...rest] = inks
+    .filter(ink => ink.survives && ink.contrast !== undefined)
+    .sort((a, b) => b.contrast! - a.contrast!)
   if (!first) return []
   const second = rest.find(
     ink => contrast(light(ink), light(first)) >= TOLD_APART || hueApart(ink.colour, first.colour),
@@ -105,17 +104,18 @@ const hueApart = (one: Colour, other: Colour): boolean => one.some((code, c) => 
 
 /** What there is to say about them, in sentences. */
 export function inkWords(inks: readonly InkFound[]): string[] {
-  const [first, second] = bestInks(inks)
   const gone = inks.filter(({ survives }) => !survives).map(({ name }) => name)
-  const by = ({ contrast: least }: InkFound) => (least === undefined ? '' : `, ${figure(least)}\u00A0:\u00A01`)
-  const photographed = inks.some(ink => ink.contrast !== undefined)
+  if (gone.length === inks.length) return ['No colour comes through this key whole.']
+  const by = ({ contrast: least }: InkFound) => `, ${figure(least!)}\u00A0:\u00A01`
+  const [first, second] = bestInks(inks)
   return [
-    first
-      ? photographed
-        ? `${upper(first.name)} stands out best${by(first)}${second ? `; ${second.name} is a second one${by(second)}` : ''}.`
-        : `Which colour stands out is told over photographs of what lies below; ${listWords([first, ...(second ? [second] : [])].map(({ name }) => name))} come through whole.`
-      : 'No colour comes through this key whole.',
-    ...(first && gone.length ? [`The key thins or cuts away ${listWords(gone)}.`] : []),
+    ...(first
+      ? [
+          `${upper(first.name)} stands out best${by(first)}${second ? `; ${second.name} is a second one${by(second)}` : ''}.`,
+        ]
+      : []),
+    gone.length ? `This key thins or cuts away ${listWords(gone)}.` : 'This key lets all of these through whole.',
+    ...(first ? [] : ['Photographs of what lies below tell which of the others stands out.']),
   ]
 }
 
