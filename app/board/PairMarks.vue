@@ -5,15 +5,18 @@ import type { Layout } from './layout'
 /** Joins the two lanes of a source that sends what is laid over and how solid it is: they are one thing. */
 const props = defineProps<{ layout: Layout }>()
 
-const PAIR = 'fill,key'
+/** The key's lane stands next to the fill's, above or below it. */
 const pairs = computed(() => {
-  const { lanes } = props.layout
-  return lanes.slice(1).flatMap((lower, i) => {
-    const upper = lanes[i]!
-    const [one, other] = [upper.lane.from, lower.lane.from]
-    const isPair = one && one.device === other?.device && [one.port, other.port].toSorted().join() === PAIR
-    return isPair && upper.side === lower.side
-      ? [{ id: lower.lane.id, x: lower.x0, top: upper.y, bottom: lower.y }]
+  const { lanes, rowH } = props.layout
+  return lanes.flatMap(fill => {
+    const { from } = fill.lane
+    const key =
+      from?.port === 'fill' &&
+      lanes.find(
+        ({ lane, side }) => side === fill.side && lane.from?.device === from.device && lane.from.port === 'key',
+      )
+    return key && Math.abs(key.y - fill.y) < 1.5 * rowH
+      ? [{ id: fill.lane.id, x: fill.x0, top: Math.min(fill.y, key.y), bottom: Math.max(fill.y, key.y) }]
       : []
   })
 })
