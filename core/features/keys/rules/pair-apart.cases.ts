@@ -46,4 +46,27 @@ export const CASES: readonly Faulty[] = [
     offers: ['Set the key of gfx as its fill'],
     says: ['1080p50', '1080i50'],
   },
+  {
+    name: 'a fill from one player and its key from another',
+    gives: ['K02'],
+    plan: worked({
+      devices: {
+        gfx: 'player-fill-key 1080p50',
+        other: 'player-fill-key 1080p50',
+        main: 'switcher-12-sdi 1080p50',
+        scr: 'screen-sdi',
+      },
+      links: {
+        f: 'gfx.fill > main.in-1 coax-rg6 3',
+        k: 'gfx.key > main.in-2 coax-rg6 3',
+        o: 'other.fill > main.in-3 coax-rg6 3',
+        x: 'other.key > main.in-4 coax-rg6 3',
+        s: 'main.out-1 > scr.in coax-rg6 5',
+      },
+      wants: { scr: 'program' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'gfx', key: 'other' } },
+    }),
+    offers: ['Take the key of gfx too', 'Cut Names out by its own brightness'],
+    says: ['Names takes its fill from gfx and its key from other', 'a frame apart'],
+  },
 ]

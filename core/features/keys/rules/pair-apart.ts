@@ -1,8 +1,10 @@
-import type { Run, Traced } from '#core/chain'
+import { type Run, type Traced, deviceName } from '#core/chain'
 import { delay, text } from '#core/kernel'
 import { Draft, type Proposal, replaceDevice, rule } from '#core/propose'
 import { format, sameFormat } from '#core/signal'
-import { type Pair, pairsOf } from '../facts'
+import { type Pair, drawnNow, pairsOf } from '../facts'
+import { type Laid, allLaid } from '../laid'
+import { without } from '../offers'
 
 /** Two like ways differ by no more, milliseconds. */
 const ALIKE_MS = 0.5
@@ -19,9 +21,13 @@ export const pairApart = rule({
       severity: 'Q',
       says: 'The fill of {source} arrives as {fill} and its key as {key}: they do not lie on each other.',
     },
+    drift: {
+      severity: 'Q',
+      says: '{overlay} takes its fill from {fill} and its key from {key}: nothing keeps the two in step, and in moves they lie up to a frame apart.',
+    },
   },
-  find: (traced, say) =>
-    pairsOf(traced).flatMap(pair => {
+  find: (traced, say) => [
+    ...pairsOf(traced).flatMap(pair => {
       const found = apart(pair)
       if (!found) return []
       const at = { on: 'device', device: pair.node.id } as const
@@ -47,13 +53,62 @@ export const pairApart = rule({
             ),
       ]
     }),
+    ...drifting(traced).map(({ id, overlay }) =>
+      say(
+        'drift',
+        { on: 'overlay', overlay: id },
+        {
+          overlay: text(overlay.title),
+          fill: text(deviceName(traced, overlay.fill)),
+          key: text(deviceName(traced, overlay.key!)),
+        },
+      ),
+    ),
+  ],
   remedies: (traced, { at }) => {
+    const laid = at.on === 'overlay' ? drifting(traced).find(({ id }) => id === at.overlay) : undefined
+    if (laid) return [...ownKey(traced, laid), ...byBrightness(traced, laid), without(traced, laid)]
     const pair = at.on === 'device' ? pairsOf(traced).find(({ node }) => node.id === at.device) : undefined
     const found = pair && apart(pair)
     if (!pair || !found) return []
     return found.formats ? alike(traced, pair) : straight(traced, pair.runs[found.ms > 0 ? 'key' : 'fill']!)
   },
 })
+
+/**
+ * Overlays whose fill and key come from two sources that run by themselves. What somebody draws is laid over in one colour,
+ * which does not move, and a still of the switcher does not either.
+ */
+const drifting = (traced: Traced): Laid[] =>
+  allLaid(traced).filter(({ overlay, node }) => {
+    const { kind, fill, key } = overlay
+    const sources = [fill, key].map(id => (id === undefined ? undefined : traced.chain.nodes.get(id)))
+    return (
+      kind === 'linear' &&
+      fill !== key &&
+      fill !== node?.id &&
+      sources.every(source => source?.model.role === 'source') &&
+      drawnNow(traced, overlay) === undefined
+    )
+  })
+
+/** The key signal that its fill's own source sends beside it. */
+function ownKey(traced: Traced, { id, overlay }: Laid): Proposal[] {
+  const pair = pairsOf(traced).find(({ node }) => node.id === overlay.fill)
+  if (!pair?.runs.key?.lit) return []
+  const draft = new Draft(traced.plan)
+  draft.set(['overlays', id, 'key'])
+  return [{ title: `Take the key of ${pair.node.device.name} too`.slice(0, 120), edits: draft.edits }]
+}
+
+/** Cut out by its own brightness, from black. */
+function byBrightness({ plan }: Traced, { id, overlay, node }: Laid): Proposal[] {
+  if (!node?.model.mix?.keyers.some(({ kinds }) => kinds.includes('luma'))) return []
+  const draft = new Draft(plan)
+  draft.set(['overlays', id, 'kind'], 'luma')
+  draft.set(['overlays', id, 'key'])
+  return [{ title: `Cut ${overlay.title} out by its own brightness, on black`.slice(0, 120), edits: draft.edits }]
+}
 
 /** What arrives of both parts at one switcher, where the two are not alike. */
 function apart({ runs: { fill, key } }: Pair) {
