@@ -216,18 +216,27 @@ function ownGraphic(traced: Traced, node: DeviceNode, mix: MixState | undefined,
 export const makesGraphics = ({ id, model }: DeviceNode, fill: string): boolean =>
   fill === id && (mixOf(model)?.stills ?? 0) > 0
 
-/** What comes by the input of the key signal: of a source of its own, or of the fill's second output. */
+/**
+ * The input by which the key signal of an overlay comes: from a source of its own, from the fill's second output, or from
+ * another output of the fill's source, where that is named as both.
+ */
+export function keyInput(traced: Traced, node: DeviceNode, { fill, key, output }: Overlay): string | undefined {
+  const fills = key === fill ? fillInput(traced, node, fill, output) : undefined
+  return portsOf(node.model, 'in').find(([port]) => {
+    const origin = runInto(traced, { device: node.id, port })?.origin
+    if (key === undefined) return origin?.device === fill && origin.port === 'key'
+    return origin?.device === key && port !== fills
+  })?.[0]
+}
+
+/** What comes by the input of the key signal. */
 function keySignal(
   traced: Traced,
-  { id, model }: DeviceNode,
+  node: DeviceNode,
   overlay: Overlay,
   input: (port: string) => Picture,
 ): { key?: Picture } {
-  const { fill, key } = overlay
-  const port = portsOf(model, 'in').find(([port]) => {
-    const origin = runInto(traced, { device: id, port })?.origin
-    return key === undefined ? origin?.device === fill && origin.port === 'key' : origin?.device === key
-  })?.[0]
+  const port = keyInput(traced, node, overlay)
   return port === undefined ? {} : { key: worded(traced, input(port), overlay, 'key') }
 }
 

@@ -3,6 +3,7 @@ export { withComing } from './coming'
 export { TICKS_PER_MS, TICKS_PER_S, frameTicks } from './clock'
 export {
   fillInput,
+  keyInput,
   linkTo,
   makesGraphics,
   pictureAt,

@@ -1,7 +1,7 @@
 import { cutWords, keyScaleOf, mixOf } from '#core/catalog'
 import { type DeviceNode, type Traced, endName, isSwitcher, pointedWords } from '#core/chain'
 import { BLACK, type Box, type Look, OFF, type Overlay, type Plan, cutOf, own, screenOf } from '#core/document'
-import { fillInput } from '#core/run'
+import { fillInput, keyInput } from '#core/run'
 import { clockSeconds, listWords } from '#core/words'
 import { macrosOf } from '../rehearsal/facts'
 import type { Setting } from './settings'
@@ -47,7 +47,7 @@ export function showSettings(traced: Traced, node: DeviceNode): Setting[] {
       if (overlay.over !== node.id && keyers.length === 0) continue
       const inputs = [
         fillInput(traced, node, overlay.fill, overlay.output),
-        ...(overlay.kind === 'linear' && overlay.key !== undefined ? [fillInput(traced, node, overlay.key)] : []),
+        ...(overlay.kind === 'linear' && overlay.key !== undefined ? [keyInput(traced, node, overlay)] : []),
       ].flatMap(port => (port === undefined ? [] : [endName(traced, { device: node.id, port })]))
       const graphic = overlay.graphic === undefined ? undefined : own(plan.graphics, overlay.graphic)
       const titles = keyers.map(number => mixOf(node.model)?.keyers[Number(number) - 1]?.title ?? `keyer ${number}`)

@@ -1,6 +1,6 @@
 import type { Plan } from '#core/document'
 import { type Faulty, STAGE } from '../../../../testing/cases'
-import { worked } from '../../../../testing/plans'
+import { fmt, worked } from '../../../../testing/plans'
 
 /** Two stills of a switcher in one look, and a store for so many. */
 const lit = (stills: number): Plan => {
@@ -144,5 +144,28 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Give up Names'],
     says: ['old-pc, which the plan no longer has'],
+  },
+  {
+    name: 'one output of a computer as fill and key at once',
+    gives: ['K01'],
+    plan: worked({
+      devices: {
+        wide: 'camera-studio-sdi 1080p50',
+        pc: { model: 'computer', ports: { 'hdmi-1': { format: fmt('1080p50') } } },
+        one: 'hdmi-to-sdi',
+        main: 'switcher-12-sdi 1080p50',
+        scr: 'screen-sdi',
+      },
+      links: {
+        w: 'wide.sdi > main.in-1 coax-rg6 3',
+        f: 'pc.hdmi-1 > one.in hdmi-passive 2',
+        g: 'one.out > main.in-2 coax-rg6 3',
+        s: 'main.out-1 > scr.in coax-rg6 5',
+      },
+      wants: { scr: 'program' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'pc', key: 'pc' } },
+    }),
+    offers: ['Names'],
+    says: ['Names is cut out by a key signal, and pc has none that comes to main'],
   },
 ]

@@ -3,7 +3,7 @@ import { type Socket, type Traced, deviceName, endName } from '#core/chain'
 import { own } from '#core/document'
 import { type Finding, text } from '#core/kernel'
 import { Draft, type Proposal, connectTo, freeInputs, freeSockets, moveInput, rule } from '#core/propose'
-import { fillInput, makesGraphics, momentsOf, ownStills, storeCount } from '#core/run'
+import { fillInput, keyInput, makesGraphics, momentsOf, ownStills, storeCount } from '#core/run'
 import { listWords } from '#core/words'
 import { PARTS, type Pair, type Part, pairsOf } from '../facts'
 import { type Laid, allLaid } from '../laid'
@@ -202,7 +202,11 @@ const missing = (traced: Traced): Laid[] =>
     // A source of the plan that no cable leaves is told as that.
     if (!reaches(traced, { node, overlay })) return traced.runs.some(({ origin }) => origin?.device === overlay.fill)
     if (overlay.kind !== 'linear') return false
-    if (overlay.key !== undefined) return fillInput(traced, node, overlay.key) === undefined
+    if (overlay.key !== undefined)
+      return (
+        (overlay.key === overlay.fill ? keyInput(traced, node, overlay) : fillInput(traced, node, overlay.key)) ===
+        undefined
+      )
     const pair = pairsOf(traced).find(one => one.node.id === overlay.fill)
     // A pair of which one is not plugged, or goes elsewhere, is told as that.
     return pair === undefined

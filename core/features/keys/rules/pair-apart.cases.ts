@@ -47,6 +47,37 @@ export const CASES: readonly Faulty[] = [
     says: ['1080p50', '1080i50'],
   },
   {
+    name: 'two outputs of a computer as fill and key, and one through a frame delay',
+    gives: ['K02'],
+    plan: worked({
+      devices: {
+        wide: 'camera-studio-sdi 1080p50',
+        pc: {
+          model: 'computer',
+          ports: { 'hdmi-1': { format: fmt('1080p50') }, 'hdmi-2': { format: fmt('1080p50') } },
+        },
+        one: 'hdmi-to-sdi',
+        two: 'hdmi-to-sdi',
+        late: 'delay-sdi',
+        main: 'switcher-12-sdi 1080p50',
+        scr: 'screen-sdi',
+      },
+      links: {
+        w: 'wide.sdi > main.in-3 coax-rg6 3',
+        f: 'pc.hdmi-1 > one.in hdmi-passive 2',
+        g: 'one.out > main.in-1 coax-rg6 3',
+        k: 'pc.hdmi-2 > two.in hdmi-passive 2',
+        l: 'two.out > late.in coax-rg6 3',
+        m: 'late.out > main.in-2 coax-rg6 1',
+        s: 'main.out-1 > scr.in coax-rg6 5',
+      },
+      wants: { scr: 'program' },
+      overlays: { names: { title: 'Names', order: 1, kind: 'linear', fill: 'pc', output: 'hdmi-1', key: 'pc' } },
+    }),
+    offers: ['In place of late: '],
+    says: ['The key of pc comes 40\u00A0ms after its fill'],
+  },
+  {
     name: 'a fill from one player and its key from another',
     gives: ['K02'],
     plan: worked({

@@ -1,6 +1,7 @@
-import { type Run, type Traced, deviceName } from '#core/chain'
+import { type Run, type Traced, deviceName, runInto } from '#core/chain'
 import { delay, text } from '#core/kernel'
 import { Draft, type Proposal, replaceDevice, rule } from '#core/propose'
+import { fillInput, keyInput } from '#core/run'
 import { format, sameFormat } from '#core/signal'
 import { type Pair, drawnNow, pairsOf } from '../facts'
 import { type Laid, allLaid } from '../laid'
@@ -27,7 +28,7 @@ export const pairApart = rule({
     },
   },
   find: (traced, say) => [
-    ...pairsOf(traced).flatMap(pair => {
+    ...allPairs(traced).flatMap(pair => {
       const found = apart(pair)
       if (!found) return []
       const at = { on: 'device', device: pair.node.id } as const
@@ -68,12 +69,30 @@ export const pairApart = rule({
   remedies: (traced, { at }) => {
     const laid = at.on === 'overlay' ? drifting(traced).find(({ id }) => id === at.overlay) : undefined
     if (laid) return [...ownKey(traced, laid), ...byBrightness(traced, laid), without(traced, laid)]
-    const pair = at.on === 'device' ? pairsOf(traced).find(({ node }) => node.id === at.device) : undefined
+    const pair = at.on === 'device' ? allPairs(traced).find(({ node }) => node.id === at.device) : undefined
     const found = pair && apart(pair)
     if (!pair || !found) return []
     return found.formats ? alike(traced, pair) : straight(traced, pair.runs[found.ms > 0 ? 'key' : 'fill']!)
   },
 })
+
+/** Sources with both, and those of which an overlay takes one output as fill and another as key. */
+function allPairs(traced: Traced): Pair[] {
+  const made = pairsOf(traced)
+  const named = allLaid(traced).flatMap(({ overlay, node }): Pair[] => {
+    const source = overlay.key === overlay.fill ? traced.chain.nodes.get(overlay.fill) : undefined
+    if (overlay.kind !== 'linear' || !node || !source || made.some(pair => pair.node === source)) return []
+    const inputs = [fillInput(traced, node, overlay.fill, overlay.output), keyInput(traced, node, overlay)]
+    const [fill, key] = inputs.map(port =>
+      port === undefined ? undefined : runInto(traced, { device: node.id, port }),
+    )
+    return fill && key && fill.origin?.device === source.id
+      ? [{ node: source, runs: { fill, key }, unplugged: [] }]
+      : []
+  })
+  // Told once of a source, however many overlays take it so.
+  return [...made, ...named.filter((pair, i) => named.findIndex(({ node }) => node === pair.node) === i)]
+}
 
 /**
  * Overlays whose fill and key come from two sources that run by themselves. What somebody draws is laid over in one colour,
@@ -120,11 +139,12 @@ function apart({ runs: { fill, key } }: Pair) {
 }
 
 /** The one output set as the other is. */
-function alike({ plan }: Traced, { node }: Pair): Proposal[] {
-  const fill = node.device.ports?.fill?.format
+function alike({ plan }: Traced, { node, runs }: Pair): Proposal[] {
+  const [from, to] = [runs.fill!.origin!.port, runs.key!.origin!.port]
+  const fill = node.device.ports?.[from]?.format
   if (!fill) return []
   const draft = new Draft(plan)
-  draft.set(['devices', node.id, 'ports', 'key', 'format'], fill)
+  draft.set(['devices', node.id, 'ports', to, 'format'], fill)
   return [{ title: `Set the key of ${node.device.name} as its fill`.slice(0, 120), edits: draft.edits }]
 }
 
