@@ -37,7 +37,9 @@ export function withComing(plan: Plan, picture: Picture, before: (s: number) => 
       const share = from && shareOf(one.device, layer)
       if (!from || share === undefined || share === 1) return inner
       const comes = { from, share }
-      const moved = (of: Picture): Picture => (of.of === 'source' ? { ...of, comes } : of)
+      // A computer that shows something else in whole just then does not move that.
+      const moved = (of: Picture): Picture =>
+        of.of === 'source' && (of.content ?? 'caption') === 'caption' ? { ...of, comes } : of
       return { ...inner, picture: moved(inner.picture), ...(layer.key ? { key: moved(layer.key) } : {}) }
     })
     return { ...one, layers }
