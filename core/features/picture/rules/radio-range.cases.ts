@@ -3,6 +3,26 @@ import { fmt, plan } from '../../../../testing/plans'
 
 const ROAMING = [1, 2, 3, 4, 5]
 
+/** A tablet so many metres from its access point, beside a joystick by wire. */
+const tablet = (m: number): Faulty['plan'] =>
+  plan({
+    devices: {
+      one: 'camera-ptz-hdmi 1080p59.94',
+      ap: 'access-point',
+      tab: 'tablet-control',
+      joy: 'controller-joystick',
+      net: 'switch-control',
+      main: STAGE,
+    },
+    links: {
+      a: 'one.hdmi > main.in-1 hdmi-passive 2',
+      t: `tab.air > ap.air-1 air-network ${m}`,
+      j: 'joy.network > net.in control-network 2',
+      x: 'net.out-2 > ap.in control-network 5',
+      y: 'net.out-3 > one.control control-network 20',
+    },
+  })
+
 export const CASES: readonly Faulty[] = [
   {
     // 32.44 + 20 log10(0.2) + 20 log10(5500) = 93.27 dB over 200 m; 20 + 4 - 93.27 - 12 (crowd) - 6 (fading) + 72 = -15.27 dB.
@@ -106,46 +126,14 @@ export const CASES: readonly Faulty[] = [
   {
     name: 'a tablet too far from the access point, beside a joystick by wire',
     gives: ['L08'],
-    plan: plan({
-      devices: {
-        one: 'camera-ptz-hdmi 1080p59.94',
-        ap: 'access-point',
-        tab: 'tablet-control',
-        joy: 'controller-joystick',
-        net: 'switch-control',
-        main: STAGE,
-      },
-      links: {
-        a: 'one.hdmi > main.in-1 hdmi-passive 2',
-        t: 'tab.air > ap.air-1 air-network 200',
-        j: 'joy.network > net.in control-network 2',
-        x: 'net.out-2 > ap.in control-network 5',
-        y: 'net.out-3 > one.control control-network 20',
-      },
-    }),
+    plan: tablet(200),
     offers: ['Do without tab there'],
     says: ['tab is 200\u00A0m from ap through the air', '60\u00A0m at the most'],
   },
   {
     name: 'a tablet as far as only an empty hall allows',
     gives: ['L08'],
-    plan: plan({
-      devices: {
-        one: 'camera-ptz-hdmi 1080p59.94',
-        ap: 'access-point',
-        tab: 'tablet-control',
-        joy: 'controller-joystick',
-        net: 'switch-control',
-        main: STAGE,
-      },
-      links: {
-        a: 'one.hdmi > main.in-1 hdmi-passive 2',
-        t: 'tab.air > ap.air-1 air-network 31',
-        j: 'joy.network > net.in control-network 2',
-        x: 'net.out-2 > ap.in control-network 5',
-        y: 'net.out-3 > one.control control-network 20',
-      },
-    }),
+    plan: tablet(31),
     offers: ['Do without tab there'],
     says: ['tab is 31\u00A0m from ap', 'carries 30\u00A0m, and 60\u00A0m only without them'],
   },
