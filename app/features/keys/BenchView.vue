@@ -25,6 +25,7 @@ import { withParts } from './masks'
 import ChromaSet from './ChromaSet.vue'
 import KeyHistogram from './KeyHistogram.vue'
 import InkPart from './InkPart.vue'
+import MarkTools from './MarkTools.vue'
 import MeasureTable from './MeasureTable.vue'
 import SlideStrip from './SlideStrip.vue'
 import { TAKEN } from './bring'
@@ -446,25 +447,7 @@ defineExpose({ press, asking })
     <template v-if="byColour">
       <h3>Set</h3>
       <ChromaSet :id="row.id" ref="chromaSet" :overlay="row.overlay" :graphic="graphic" @moved="now => (chroma = now)">
-        <button
-          v-if="graphic"
-          type="button"
-          class="btn small"
-          :aria-pressed="marking === 'words'"
-          @click="markWhat('words')"
-        >
-          Words <span class="key">W</span>
-        </button>
-        <button
-          v-if="graphic?.opaque"
-          type="button"
-          class="btn small"
-          title="Draw around what is meant to be seen, however dark it is"
-          :aria-pressed="marking === 'solid'"
-          @click="markWhat('solid')"
-        >
-          Meant <span class="key">S</span>
-        </button>
+        <MarkTools v-if="graphic" :marking="marking" :opaque="graphic.opaque === true" @mark="markWhat" />
       </ChromaSet>
     </template>
     <template v-if="graphic && way">
@@ -476,19 +459,7 @@ defineExpose({ press, asking })
         <button type="button" class="btn small" :aria-pressed="row.overlay.invert === true" @click="turn">
           {{ row.overlay.invert ? 'Turned round' : 'Turn round' }} <span class="key">I</span>
         </button>
-        <button type="button" class="btn small" :aria-pressed="marking === 'words'" @click="markWhat('words')">
-          Words <span class="key">W</span>
-        </button>
-        <button
-          v-if="graphic.opaque"
-          type="button"
-          class="btn small"
-          title="Draw around what is meant to be seen, however dark it is"
-          :aria-pressed="marking === 'solid'"
-          @click="markWhat('solid')"
-        >
-          Meant <span class="key">S</span>
-        </button>
+        <MarkTools :marking="marking" :opaque="graphic.opaque === true" @mark="markWhat" />
       </p>
       <button v-if="triedHere" type="button" class="btn tried" @click="takeTried">
         <span class="strong">{{ cutWords(row.scale, triedHere.setting.cut) }} <span class="key">Enter</span></span>
