@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto'
 import { mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { graphicEntry } from '../core/features/keys'
-import { reduced, wordLines } from '../core/picture'
+import type { PhotographEntry } from '../core/document'
+import { lightOf, lightText, reduced, wordLines } from '../core/picture'
 import { readPng, writePng } from '../shared/png'
 
 // Draws the artwork of the demo shows from demo/artwork/*.svg into demo/pictures, each by the hash of its content, and
@@ -10,6 +11,9 @@ import { readPng, writePng } from '../shared/png'
 
 const FINER = 4
 const [WIDTH, HEIGHT] = [1920, 1080]
+const QUIZ = ['evening', 'host', 'question', 'votes', 'speaker', 'marks', 'board', 'tables', 'thanks']
+/** Drawn by hand: no lines of words are looked for. */
+const STROKES = ['marks', 'board']
 /** Which show has which drawing, by the id of the graphic in it. */
 const SHOWN: Readonly<Record<string, readonly string[]>> = {
   'harbour-robotics-cup': ['scores', 'marks'],
@@ -18,6 +22,16 @@ const SHOWN: Readonly<Record<string, readonly string[]>> = {
   'kiln-night-draft': ['potter'],
   'bookshop-reading': ['title', 'reader'],
   'bookshop-reading-draft': ['title', 'reader', 'notice', 'credits', 'translator'],
+  'observatory-quiz': QUIZ,
+  'observatory-quiz-draft': QUIZ,
+}
+/** Drawings that stand for a photograph of a source, and the shows that have it. */
+const SEEN: Readonly<Record<string, { readonly title: string; readonly source: string; readonly shows: string[] }>> = {
+  rehearsal: {
+    title: 'The hall at the rehearsal, lights down',
+    source: 'wide',
+    shows: ['observatory-quiz', 'observatory-quiz-draft'],
+  },
 }
 const TITLES: Readonly<Record<string, string>> = {
   scores: 'Score strip with a soft shadow',
@@ -28,6 +42,14 @@ const TITLES: Readonly<Record<string, string>> = {
   notice: 'Black words on a light plate',
   credits: 'Small words in the corner',
   translator: 'Somebody before a green screen',
+  evening: 'Title of two lines on a plate',
+  host: 'Caption with one line',
+  question: 'Page on a dark ground that is not black',
+  votes: 'Strip of the votes',
+  speaker: 'White letters without a plate',
+  board: 'Drawing on a light board',
+  thanks: 'Last words in the corner',
+  tables: 'Dark letters on a light strip, with a soft shadow',
 }
 
 const font = readFileSync(
@@ -39,6 +61,7 @@ html, body { margin: 0; background: transparent } svg { display: block }</style>
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
 const made = new Map<string, ReturnType<typeof graphicEntry>>()
+const seen = new Map<string, PhotographEntry>()
 const files = new Map<string, Uint8Array>()
 try {
   const view = await browser.newPage({ viewport: { width: WIDTH, height: HEIGHT }, deviceScaleFactor: FINER })
@@ -66,7 +89,7 @@ try {
     const file = createHash('sha256').update(png).digest('hex')
     files.set(file, png)
     const graphic = readPng(png)
-    const lines = id === 'marks' ? [] : wordLines(graphic)
+    const lines = STROKES.includes(id) ? [] : wordLines(graphic)
     const words = Object.fromEntries(
       lines.map(({ left, top, right, bottom }, i) => [
         `line-${i + 1}`,
@@ -78,6 +101,11 @@ try {
         },
       ]),
     )
+    if (SEEN[id]) {
+      const { title, source } = SEEN[id]
+      seen.set(id, { title, order: 1, source, file, light: lightText(lightOf(graphic)) })
+      continue
+    }
     const order = Object.keys(TITLES).indexOf(id) + 1
     made.set(id, graphicEntry(graphic, { title: TITLES[id]!, order, file }, words))
     console.log(
@@ -93,10 +121,23 @@ rmSync('demo/pictures', { recursive: true, force: true })
 mkdirSync('demo/pictures', { recursive: true })
 for (const [file, png] of files) writeFileSync(`demo/pictures/${file}.png`, png)
 
-for (const [show, names] of Object.entries(SHOWN)) {
+/** Puts a collection before the overlays of a show, in the place of the one that is there. */
+function put(show: string, collection: string, entries: readonly (readonly [id: string, entry: unknown])[]): void {
   const path = `demo/${show}.json`
-  const lines = names.map(name => `        ${JSON.stringify(name)}: ${JSON.stringify(made.get(name))}`)
-  const block = `      "graphics": {\n${lines.join(',\n')}\n      },\n`
-  const text = readFileSync(path, 'utf8').replace(/ {6}"graphics": \{[\s\S]*?\n {6}\},\n/, '')
-  writeFileSync(path, text.replace('      "overlays": {', `${block}      "overlays": {`))
+  const lines = entries.map(([id, entry]) => `        ${JSON.stringify(id)}: ${JSON.stringify(entry)}`)
+  const block = `      "${collection}": {\n${lines.join(',\n')}\n      },\n`
+  const text = readFileSync(path, 'utf8').replace(
+    new RegExp(`^ {6}"${collection}": \\{[\\s\\S]*?\\n {6}\\},\\n`, 'm'),
+    '',
+  )
+  writeFileSync(path, text.replace('\n      "overlays": {', `\n${block}      "overlays": {`))
 }
+
+for (const [show, names] of Object.entries(SHOWN))
+  put(
+    show,
+    'graphics',
+    names.map(name => [name, made.get(name)]),
+  )
+for (const [id, { shows }] of Object.entries(SEEN))
+  for (const show of shows) put(show, 'photographs', [[id, seen.get(id)]])
