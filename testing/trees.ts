@@ -58,7 +58,10 @@ export function trees(seed: number): Record<string, Picture> {
     pattern: mix({}, { kind: 'pattern', box, shape: seed % 2 ? 'ellipse' : 'rectangle' }),
     none: { of: 'none' },
     colour: { of: 'none', lost: 'colour' },
-    wipe: mix({}, { as: 'background', share: Math.round(r() * 50) / 50, wipe: true }),
+    wipe: mix(
+      {},
+      { as: 'background', share: Math.round(r() * 50) / 50, wipe: true, ...(seed % 2 ? { soft: r() } : {}) },
+    ),
     box: mix({}, { kind: 'box', box }),
     scaled: mix({ picture: source(1) }, { kind: 'luma', cut: { clip: 0, gain: 0 }, box }),
     chroma: mix({ picture: source(1) }, { picture: source(seed), kind: 'chroma', screen }),

@@ -4,6 +4,7 @@ import { KERNELS } from './kernels/kernels.generated'
 interface Kernels {
   readonly memory: { readonly buffer: ArrayBuffer; grow(pages: number): number }
   mix(a: number, b: number, out: number, pixels: number, more: number): void
+  wipe(a: number, b: number, out: number, width: number, height: number, shares: number): void
   key(
     back: number,
     fill: number,
@@ -191,6 +192,23 @@ export const copied = (bytes: Bytes): Bytes => kernels().copy(bytes)
 export const mixBytes = (a: Bytes, b: Bytes, more: number): Bytes =>
   kernels().made([a, b], a.length, (fast, [first, second], out) => fast.mix(first!, second!, out, a.length >> 2, more))
 
+/** The same with a share of its own for each column of the picture, 0 .. 256. */
+export function wipeBytes(a: Bytes, b: Bytes, shares: Uint16Array): Bytes {
+  const width = shares.length
+  // Whole vectors, of two pixels each.
+  const room = ((width + 3) & ~3) * 8
+  return kernels().made(
+    [a, b],
+    a.length,
+    (fast, [first, second], out, spare) => {
+      const table = new Uint16Array(fast.memory.buffer, spare, room >> 1)
+      shares.forEach((share, x) => table.fill(share, x * 4, x * 4 + 4))
+      fast.wipe(first!, second!, out, width, a.length / 4 / width, spare)
+    },
+    room,
+  )
+}
+
 /**
  * A fill over a picture of the same length: (w fill + r back + 32768) >> 16 for each byte, r = 65536 - a, a by the
  * brightness of `cut` (0 .. 255, by `luma`, shares of 1/65536) from 256 weights of 1/65536. w is a; for a premultiplied fill
@@ -234,7 +252,8 @@ export interface Taps {
 export function scaleBytes(from: Bytes, [width, height]: readonly [number, number], across: Taps, down: Taps): Bytes {
   const [toWidth, toHeight] = [across.first.length, down.first.length]
   const tables = [across, down].map(({ first, each }) => first.length * (1 + each) * 4)
-  const rows = (toWidth * height * 16 + 15) & ~15
+  // Behind them one line of the source.
+  const rows = (toWidth * height + width) * 16
   return kernels().made(
     [from],
     toWidth * toHeight * 4,

@@ -15,33 +15,53 @@ export const LIGHT_ROWS = 18
 /** Of a part's pixels so many may be darker, and so many lighter. */
 const BEYOND = 0.05
 
-/** Counts a picture's light. A picture narrower or lower than the parts gives each part its nearest pixel. */
+/** Steps in which light is kept. */
+const STEPS = 4095
+/** Luminance of each code 0 .. 255 of red, green and blue, in those steps. */
+const BY_CODE = [0, 1, 2].map(channel =>
+  Float64Array.from(
+    { length: 256 },
+    (_, code) => STEPS * luminance([0, 1, 2].map(c => (c === channel ? code / 255 : 0)) as [number, number, number]),
+  ),
+) as [Float64Array, Float64Array, Float64Array]
+
+/** From the start of a part to its end, in whole pixels, at least one. */
+const span = (at: number, parts: number, size: number): [number, number] => {
+  const from = Math.min(size - 1, Math.floor((at * size) / parts))
+  return [from, Math.max(from + 1, Math.floor(((at + 1) * size) / parts))]
+}
+
+/** Counts a picture's light, in steps of 1/4095. A picture narrower or lower than the parts gives each part its nearest pixel. */
 export function lightOf({ width, height, data }: Pixels): Light {
   const [low, high]: [number[], number[]] = [[], []]
+  const counts = new Uint32Array(STEPS + 1)
+  const [red, green, blue] = BY_CODE
   for (let row = 0; row < LIGHT_ROWS; row++)
     for (let column = 0; column < LIGHT_COLUMNS; column++) {
-      const span = (at: number, parts: number, size: number): [number, number] => {
-        const from = Math.min(size - 1, Math.floor((at * size) / parts))
-        return [from, Math.max(from + 1, Math.floor(((at + 1) * size) / parts))]
-      }
       const [left, right] = span(column, LIGHT_COLUMNS, width)
       const [top, bottom] = span(row, LIGHT_ROWS, height)
-      const found: number[] = []
+      counts.fill(0)
       for (let y = top; y < bottom; y++)
         for (let x = left; x < right; x++) {
           const i = (y * width + x) * 4
-          found.push(luminance([data[i]! / 255, data[i + 1]! / 255, data[i + 2]! / 255]))
+          counts[(red[data[i]!]! + green[data[i + 1]!]! + blue[data[i + 2]!]! + 0.5) | 0]!++
         }
-      found.sort((a, b) => a - b)
-      const at = (share: number): number => found[Math.round((found.length - 1) * share)]!
-      low.push(at(BEYOND))
-      high.push(at(1 - BEYOND))
+      const last = (right - left) * (bottom - top) - 1
+      low.push(ranked(counts, Math.round(last * BEYOND)) / STEPS)
+      high.push(ranked(counts, Math.round(last * (1 - BEYOND))) / STEPS)
     }
   return { low, high }
 }
 
+/** The step of the pixel of that rank, from 0 on. */
+function ranked(counts: Uint32Array, rank: number): number {
+  let before = 0
+  let step = 0
+  while ((before += counts[step]!) <= rank) step++
+  return step
+}
+
 const DIGITS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789-_'
-const STEPS = 4095
 
 /** Light as text: two letters for each value, the low one of a part before its high one. */
 export const lightText = ({ low, high }: Light): string =>

@@ -112,6 +112,17 @@ describe('places', () => {
     expect([0, 1, 2, 3].map(x => at(out, x, 0)[0])).toEqual([200, 200, 0, 0])
     expect(wiped(plain(4, 1), plain(4, 1, grey(9)), 1).data).toEqual(plain(4, 1, grey(9)).data)
   })
+  it('wipe with an edge of half the width', () => {
+    const across = (share: number) => {
+      const out = wiped(plain(4, 1), plain(4, 1, grey(200)), share, 0.5)
+      return [0, 1, 2, 3].map(x => at(out, x, 0)[0])
+    }
+    // (0.5 * 1.5 - d) / 0.5 = 1.25, 0.75, 0.25, -0.25.
+    expect(across(0.5)).toEqual([200, 150, 50, 0])
+    // (0.25 * 1.5 - d) / 0.5 = 0.5, 0, ...; it begins and ends with one picture alone.
+    expect(across(0.25)).toEqual([100, 0, 0, 0])
+    expect([across(0), across(1)]).toEqual([Array(4).fill(0), Array(4).fill(200)])
+  })
 })
 
 describe('test pictures', () => {

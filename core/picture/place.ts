@@ -1,4 +1,5 @@
-import { type Taps, copied, scaleBytes } from './fast'
+import { type Taps, copied, scaleBytes, wipeBytes } from './fast'
+import { mixSteps } from './key'
 import { type Pixels, type Size, plain } from './pixels'
 
 /** Tent filter of radius max(1, 1/scale) source pixels, normalised; at the edges the outermost sample is repeated. */
@@ -131,24 +132,17 @@ function layInto(back: Pixels, { picture, part }: Laid<Pixels>): void {
   }
 }
 
-/** A wipe from the left with an edge of one pixel: the share of the new picture at x is clamp((s (1 + w) - d) / w, 0, 1), w one pixel. */
-export function wiped(old: Pixels, next: Pixels, share: number): Pixels {
-  const { width, height } = old
-  const w = 1 / width
-  const data = copied(old.data)
-  const shares = Array.from({ length: width }, (_, x) =>
-    Math.min(1, Math.max(0, (share * (1 + w) - (x + 0.5) / width) / w)),
+/**
+ * A wipe from the left: the share of the new picture at d, 0 .. 1 of the width, is clamp((s (1 + w) - d) / w, 0, 1). Its
+ * edge w is as wide as is asked, a share of the width, and never narrower than a pixel.
+ */
+export function wiped(old: Pixels, next: Pixels, share: number, soft = 0): Pixels {
+  const { width } = old
+  const w = Math.max(soft, 1 / width)
+  const shares = Uint16Array.from({ length: width }, (_, x) =>
+    mixSteps(Math.min(1, Math.max(0, (share * (1 + w) - (x + 0.5) / width) / w))),
   )
-  const whole = shares.filter(a => a === 1).length
-  for (let y = 0; y < height; y++) {
-    const row = y * width * 4
-    data.set(next.data.subarray(row, row + whole * 4), row)
-    for (let x = whole; shares[x]! > 0; x++) {
-      const [at, a] = [row + x * 4, shares[x]!]
-      for (let c = 0; c < 3; c++) data[at + c] = Math.floor(a * next.data[at + c]! + (1 - a) * old.data[at + c]! + 0.5)
-    }
-  }
-  return { ...old, data }
+  return { ...old, data: wipeBytes(old.data, next.data, shares) }
 }
 
 /**

@@ -39,8 +39,8 @@ export class Plainly implements Easel<Held> {
     return this.each(old, (p, c) => share * next.values[p * 3 + c]! + (1 - share) * old.values[p * 3 + c]!)
   }
 
-  wiped(old: Held, next: Held, share: number): Held {
-    const w = 1 / old.width
+  wiped(old: Held, next: Held, share: number, soft = 0): Held {
+    const w = Math.max(soft, 1 / old.width)
     return this.each(old, (p, c) => {
       const d = ((p % old.width) + 0.5) / old.width
       const a = clamp((share * (1 + w) - d) / w, 0, 1)

@@ -22,7 +22,7 @@ export interface Easel<P extends Size> {
   plain(width: number, height: number, colour?: Colour): P
   /** Share of the new one, 0 .. 1. */
   mixed(old: P, next: P, share: number): P
-  wiped(old: P, next: P, share: number): P
+  wiped(old: P, next: P, share: number, soft?: number): P
   masked(under: P, above: P, part: Part, shape?: 'rectangle' | 'ellipse'): P
   /** An inner picture of any size, laid into a part; several at once are laid in their order. `mine`: nobody else needs the one below. */
   boxed(back: P, inner: readonly Laid<P>[], mine?: boolean): P
@@ -95,12 +95,12 @@ class Drawing<P extends Size> {
 
   private over(under: P | undefined, layer: Layer, width: number, height: number): P {
     const { easel } = this
-    const { picture, as, share = 1, wipe } = layer
+    const { picture, as, share = 1, wipe, soft } = layer
     if (as !== 'key') {
       const next = this.seen(picture, width, height)
       if (share === 1) return next
       const old = under ?? easel.plain(width, height)
-      return wipe ? easel.wiped(old, next, share) : easel.mixed(old, next, share)
+      return wipe ? easel.wiped(old, next, share, soft) : easel.mixed(old, next, share)
     }
     const back = under ?? easel.plain(width, height)
     if (picture.of === 'none' || share === 0) return back

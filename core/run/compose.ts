@@ -111,8 +111,12 @@ function mixed(traced: Traced, seeing: Seeing, node: DeviceNode, tap: Feed, thro
 }
 
 /** Two pictures on their way from one to the other. A dip goes by black: alone in its middle. */
-function between(old: Layer, next: Layer, { share, style, mid = 0.5 }: NonNullable<MixState['incoming']>): Layer[] {
-  if (style === 'wipe') return [old, { ...next, share, wipe: true }]
+function between(
+  old: Layer,
+  next: Layer,
+  { share, style, soft, mid = 0.5 }: NonNullable<MixState['incoming']>,
+): Layer[] {
+  if (style === 'wipe') return [old, { ...next, share, wipe: true, ...(soft ? { soft } : {}) }]
   if (style === 'mix') return [old, { ...next, share }]
   const dip: Layer = { picture: DARK, port: BLACK, as: 'background' }
   return share < mid - 1e-9

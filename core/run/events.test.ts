@@ -427,6 +427,7 @@ function happenings(traced: Traced, seed: number, count: number): Happening[] {
           { do: 'preview', input },
           { do: 'cut' },
           { do: 'auto', style: 'mix', frames: 1 + Math.floor(r() * 60) },
+          { do: 'auto', style: 'wipe', frames: 1 + Math.floor(r() * 60), soft: r() < 0.5 ? 0 : r() },
           { do: 'key', keyer: '1', overlay: r() < 0.5 ? 'o1' : undefined, frames: 1 + Math.floor(r() * 9) },
           { do: 'lever', share: r() },
           { do: 'fade', to: r() < 0.5, frames: 1 + Math.floor(r() * 20) },
@@ -488,6 +489,9 @@ describe('a run', () => {
     expect(bad({ events: [{ ...event, command: { do: 'auto', style: 'mix', frames: 1e9 } }] })).toBe(
       '/events/0/command',
     )
+    const wipe = { do: 'auto', style: 'wipe', frames: 9 }
+    expect(bad({ events: [{ ...event, command: { ...wipe, soft: 0.25 } }] })).toBe('taken')
+    expect(bad({ events: [{ ...event, command: { ...wipe, soft: 2 } }] })).toBe('/events/0/command')
     expect(bad({ events: [{ tick: 1, device: 'main' }] })).toBe('/events/0')
     expect(bad({ events: [{ ...event, surface: 'dream' }] })).toBe('/events/0/surface')
     expect(bad({ events: [{ tick: 1, device: 'main', signal: 'lost' }] })).toBe('/events/0/signal')
@@ -501,10 +505,10 @@ describe('a run', () => {
 /** A colour of a source, or a matte of an overlay, as a number of 0.2 .. 0.8 that its name gives. */
 const flat = (name: string): number =>
   0.2 + (0.6 * ([...name].reduce((h, c) => (h * 31 + c.charCodeAt(0)) % 997, 7) % 97)) / 96
-/** Points of the picture at which it is looked: some lie in boxes and behind a wipe, some do not. */
-const POINTS = Array.from({ length: 16 }, (_, i) => (i + 0.53) / 16).flatMap((x, _, all) =>
-  all.map(y => [x, y] as const),
-)
+/** Points of the picture at which it is looked: in boxes and beside them, and just within what a wipe leaves last. */
+const ACROSS = Array.from({ length: 16 }, (_, i) => (i + 0.53) / 16)
+const EDGES = [0.0005, 0.3005, 0.8995, 0.9995]
+const POINTS = [...ACROSS, ...EDGES].flatMap(x => ACROSS.map(y => [x, y] as const))
 
 /** The plain path, unrounded: flat colours, straight fills, flat mattes. */
 function pixel(picture: Picture, [x, y]: readonly [number, number], colour: (device: string) => number): number {
@@ -512,7 +516,7 @@ function pixel(picture: Picture, [x, y]: readonly [number, number], colour: (dev
   if (picture.of === 'held') return pixel(picture.picture, [x, y], colour)
   if (picture.of !== 'mix') return 0
   return picture.layers.reduce((back, layer) => {
-    const { share = 1, wipe, box } = layer
+    const { share = 1, wipe, soft = 0, box } = layer
     // A key without a picture leaves what is beneath it, as it is drawn.
     if (layer.as === 'key' && layer.picture.of === 'none') return back
     // What stands in a box is all of it, reduced; what is cut out of a picture stays where it was in that.
@@ -520,7 +524,8 @@ function pixel(picture: Picture, [x, y]: readonly [number, number], colour: (dev
     const front = pixel(layer.picture, at, colour)
     if (layer.as === 'key' && box && !(x >= box.x && x < box.x + box.w && y >= box.y && y < box.y + box.h)) return back
     const matte = layer.as !== 'key' || layer.kind === 'box' ? 1 : flat(`matte ${layer.overlay}`)
-    const weight = wipe ? Number(x < share) : share * matte
+    const swept = soft ? Math.min(1, Math.max(0, (share * (1 + soft) - x) / soft)) : Number(x < share)
+    const weight = wipe ? swept : share * matte
     return back * (1 - weight) + front * weight
   }, 0)
 }

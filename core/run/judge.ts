@@ -77,7 +77,7 @@ function ended(picture: Picture, to: 'as it was' | 'as it will be'): Picture {
   if (picture.of !== 'mix') return picture
   const later = to === 'as it will be'
   const layers = picture.layers.flatMap(layer => {
-    const { share, going, wipe: _, ...rest } = layer
+    const { share, going, wipe: _, soft: __, ...rest } = layer
     const whole = { ...rest, picture: ended(layer.picture, to) }
     if (share === undefined) return [whole]
     return later !== Boolean(going) ? [whole] : []

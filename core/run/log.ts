@@ -121,7 +121,8 @@ const COMMANDS: Readonly<Record<string, (command: Fields, depth: number) => bool
   program: ({ input }) => isName(input),
   preview: ({ input }) => isName(input),
   cut: next,
-  auto: one => ['mix', 'dip', 'wipe'].includes(one.style as string) && isFrames(one.frames) && next(one),
+  auto: one =>
+    ['mix', 'dip', 'wipe'].includes(one.style as string) && isFrames(one.frames) && isSoft(one.soft) && next(one),
   lever: ({ share }) => typeof share === 'number' && share >= 0 && share <= 1,
   key: ({ keyer, overlay, frames }) =>
     isName(keyer) && (overlay === undefined || isName(overlay)) && (frames === undefined || isFrames(frames)),
@@ -132,6 +133,8 @@ const COMMANDS: Readonly<Record<string, (command: Fields, depth: number) => bool
   all: ({ commands }, depth) =>
     depth < 3 && Array.isArray(commands) && commands.length <= 200 && commands.every(one => isCommand(one, depth + 1)),
 }
+const isSoft = (value: unknown): boolean =>
+  value === undefined || (typeof value === 'number' && value >= 0 && value <= 1)
 const isFrames = (value: unknown): boolean => isWhole(value, 100_000)
 
 function next({ background, keys }: Fields): boolean {

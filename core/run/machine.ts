@@ -14,6 +14,8 @@ export type Command =
       readonly do: 'auto'
       readonly style: Exclude<Transition, 'cut' | 'stinger'>
       readonly frames: number
+      /** Of a wipe: how wide its edge is, a share of the width; absent, a pixel. */
+      readonly soft?: number
     } & Next)
   /** The share of preview that a hand sets, 0 .. 1; back at 0 nothing has changed, at 1 they change places. */
   | { readonly do: 'lever'; readonly share: number }
@@ -37,6 +39,7 @@ export interface Next {
 
 interface Running {
   readonly style: 'mix' | 'dip' | 'wipe'
+  readonly soft?: number
   /** Frame n of the transition is frame `from` + n - 1; undefined where a hand sets the share. */
   readonly from: number | undefined
   readonly frames: number
@@ -247,12 +250,13 @@ function automatic(
   const refused = outside(command, mix)
   if (refused !== undefined) return { machine, refused }
   if (frames === 1) return { machine: swapped(machine, command, mix?.keepsPreview) }
-  const { style, background, keys } = command
+  const { style, soft, background, keys } = command
   return {
     machine: {
       ...machine,
       running: {
         style,
+        ...(style === 'wipe' && soft ? { soft } : {}),
         from: frame,
         frames,
         share: 0,
@@ -332,6 +336,7 @@ export function seenIn(machine: Machine, frame: number): MixState {
             input: preview,
             share,
             style: running.style,
+            ...(running.soft ? { soft: running.soft } : {}),
             ...(running.style === 'dip' ? { mid: middleOf(running) } : {}),
           },
         }

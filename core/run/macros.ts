@@ -15,7 +15,7 @@ export function commandOf(step: MacroStep): Command | undefined {
     case 'cut':
       return { do: 'cut' }
     case 'auto':
-      return { do: 'auto', style: step.style!, frames }
+      return { do: 'auto', style: step.style!, frames, ...(step.soft ? { soft: step.soft } : {}) }
     case 'key':
       return { do: 'key', keyer: step.keyer!, overlay: step.overlay === OFF ? undefined : step.overlay!, frames }
     case 'fade':
@@ -37,7 +37,15 @@ export function stepsOf(command: Command, at?: string): MacroStep[] {
     case 'cut':
       return [{ do: 'cut', ...where }]
     case 'auto':
-      return [{ do: 'auto', ...where, style: command.style, frames: command.frames }]
+      return [
+        {
+          do: 'auto',
+          ...where,
+          style: command.style,
+          frames: command.frames,
+          ...(command.soft ? { soft: command.soft } : {}),
+        },
+      ]
     case 'lever':
     case 'load':
     case 'sound':

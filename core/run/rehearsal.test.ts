@@ -104,6 +104,14 @@ describe('a switcher frame by frame', () => {
       expect(taken(command, true)).toBe('b b')
     }
   })
+  it('keeps the edge of a wipe while it runs, and of nothing else', () => {
+    const going = (style: 'mix' | 'wipe') => {
+      const { machine } = commanded(rest, { do: 'auto', style, frames: 4, soft: 0.25 }, 10, mix)
+      return seenIn(machine, 11).incoming
+    }
+    expect(going('wipe')).toMatchObject({ style: 'wipe', soft: 0.25 })
+    expect(going('mix')).not.toHaveProperty('soft')
+  })
   it('ends a mix with a cut; a second take is ignored, finishes or turns back, by the model', () => {
     const begun: [Command, number] = [{ do: 'auto', style: 'mix', frames: 8 }, 10]
     expect(told(after(begun, [{ do: 'cut' }, 12]), 12)).toBe('b')

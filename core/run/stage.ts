@@ -112,7 +112,7 @@ export function tallyOf(pictures: readonly Picture[]): {
   const onAir = new Set<string>()
   const over = new Set<string>()
   for (const picture of pictures)
-    lit(picture, ALL, [], false, (device, key) => {
+    lit(picture, ALL, ALL, [], false, (device, key) => {
       onAir.add(device)
       if (key) over.add(device)
     })
@@ -134,31 +134,47 @@ const covers = (one: Box, other: Box): boolean =>
   one.x + one.w >= other.x + other.w - 1e-9 &&
   one.y + one.h >= other.y + other.h - 1e-9
 
-/** Tells of each source that is seen in a part of the frame. */
+const NOTHING: Box = { x: 0, y: 0, w: 0, h: 0 }
+
+/** What two parts of the frame have in common. */
+function common(one: Box, other: Box): Box {
+  const [x, y] = [Math.max(one.x, other.x), Math.max(one.y, other.y)]
+  const w = Math.min(one.x + one.w, other.x + other.w) - x
+  const h = Math.min(one.y + one.h, other.y + other.h) - y
+  return w > 1e-9 && h > 1e-9 ? { x, y, w, h } : NOTHING
+}
+
+/** Tells of each source that is seen in a part of the frame, of a picture that stands in a place of it. */
 function lit(
   picture: Picture,
   place: Box,
+  seen: Box,
   above: readonly Box[],
   key: boolean,
   tell: (device: string, key: boolean) => void,
 ): void {
-  if (above.some(cover => covers(cover, place))) return
-  if (picture.of === 'held') return lit(picture.picture, place, above, key, tell)
+  if (seen.w === 0 || above.some(cover => covers(cover, seen))) return
+  if (picture.of === 'held') return lit(picture.picture, place, seen, above, key, tell)
   if (picture.of === 'source') return tell(picture.device, key)
   if (picture.of !== 'mix') return
   const { layers } = picture
   layers.forEach((layer, i) => {
     if (layer.share === 0) return
     const own = layer.kind === 'box' && layer.box ? within(place, layer.box) : place
+    const reach = layer.wipe ? within(place, { ...ALL, w: Math.min(1, swept(layer)) }) : own
     const over = layers.slice(i + 1).flatMap(later => hides(later, place))
-    lit(layer.picture, own, [...above, ...over], key || layer.as === 'key', tell)
+    lit(layer.picture, own, common(seen, reach), [...above, ...over], key || layer.as === 'key', tell)
   })
 }
 
-/** The part of the frame that a layer hides whole: a box that is full on, a picture that is there, a wipe as far as it is. */
-function hides({ as, kind, share, wipe, box, picture }: Layer, place: Box): Box[] {
+/** How far the edge of a wipe has come, a share of the width: beyond it there is nothing of the new picture. */
+const swept = ({ share = 1, soft = 0 }: Layer): number => share * (1 + soft)
+
+/** The part of the frame that a layer hides whole: a box that is full on, a picture that is there, a wipe as far as it is whole. */
+function hides(layer: Layer, place: Box): Box[] {
+  const { as, kind, share, wipe, soft = 0, box, picture } = layer
   if (as === 'key')
     return kind === 'box' && box && share === undefined && picture.of !== 'none' ? [within(place, box)] : []
-  if (wipe && share !== undefined) return [within(place, { ...ALL, w: share })]
+  if (wipe && share !== undefined) return [within(place, { ...ALL, w: Math.max(0, swept(layer) - soft) })]
   return share === undefined ? [place] : []
 }

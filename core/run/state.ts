@@ -23,6 +23,8 @@ export interface MixState {
     readonly input: string | undefined
     readonly share: number
     readonly style: 'mix' | 'dip' | 'wipe'
+    /** Of a wipe: how wide its edge is, a share of the width. */
+    readonly soft?: number
     /** Of a dip: the share at which the dip picture stands alone. */
     readonly mid?: number
   }

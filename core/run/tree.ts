@@ -54,6 +54,8 @@ export interface Layer {
   readonly going?: true
   /** A wipe shows that share of the frame, from the left, instead. */
   readonly wipe?: true
+  /** How wide the edge of that wipe is, a share of the width; absent, a pixel. */
+  readonly soft?: number
   /** Keys alone. */
   readonly keyer?: string
   readonly overlay?: string

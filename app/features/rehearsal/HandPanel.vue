@@ -17,6 +17,16 @@ const state = computed(() => props.now.switchers[at.value])
 const frames = ref(25)
 const style = ref<'mix' | 'dip' | 'wipe'>('mix')
 const share = ref(0)
+/** How wide the edge of a wipe is, a share of the width. */
+const EDGES = [0, 0.05, 0.1, 0.25, 0.5] as const
+const soft = ref<(typeof EDGES)[number]>(0)
+const run = (): void =>
+  press({
+    do: 'auto',
+    style: style.value,
+    frames: frames.value,
+    ...(style.value === 'wipe' && soft.value ? { soft: soft.value } : {}),
+  })
 watch(at, () => (share.value = 0))
 watch(
   () => state.value?.share,
@@ -120,11 +130,19 @@ function setHand(field: 'person' | 'surface', value: string): void {
       </div>
       <div class="change">
         <button type="button" class="btn" @click="press({ do: 'cut' })">Cut</button>
-        <button type="button" class="btn" @click="press({ do: 'auto', style, frames })">Run</button>
+        <button type="button" class="btn" @click="run">Run</button>
         <label class="small"
           >as
           <select v-model="style" class="pick small" aria-label="Kind of transition">
             <option v-for="kind in one.styles" :key="kind" :value="kind">{{ kind }}</option>
+          </select></label
+        >
+        <label v-if="style === 'wipe'" class="small"
+          >edge
+          <select v-model.number="soft" class="pick small" aria-label="Width of the edge of the wipe">
+            <option v-for="width in EDGES" :key="width" :value="width">
+              {{ width ? `${width * 100}\u00A0% of the width` : 'hard' }}
+            </option>
           </select></label
         >
         <label class="small"

@@ -184,8 +184,8 @@ export class GlEasel implements Easel<Held> {
     return this.made(old, 'mix', [old, next], { more: (gl, at) => gl.uniform1ui(at, mixSteps(share)) })
   }
 
-  wiped(old: Held, next: Held, share: number): Held {
-    return this.made(old, 'wipe', [old, next], { share: float(share) })
+  wiped(old: Held, next: Held, share: number, soft = 0): Held {
+    return this.made(old, 'wipe', [old, next], { share: float(share), edge: float(Math.max(1, soft * old.width)) })
   }
 
   masked(

@@ -74,10 +74,11 @@ void main() {
   made = rounded(a * clamp(left, 0.0, 1.0) * 255.0 + (1.0 - a) * under);
 }`
 
-/** share (width + 1) - x, in pixels: the same as clamp((s (1 + w) - d) / w, 0, 1) with w one pixel. */
+/** clamp((s (1 + w) - d) / w, 0, 1), with w, d and the width in pixels. */
 const WIPE = `${WHOLE}uniform float share;
+uniform float edge;
 void main() {
-  float a = clamp(share * (float(textureSize(one, 0).x) + 1.0) - gl_FragCoord.x, 0.0, 1.0);
+  float a = clamp((share * (float(textureSize(one, 0).x) + edge) - gl_FragCoord.x) / edge, 0.0, 1.0);
   made = rounded(a * vec3(texelFetch(two, here(), 0).rgb) + (1.0 - a) * vec3(texelFetch(one, here(), 0).rgb));
 }`
 

@@ -13,6 +13,8 @@ export interface MacroStep {
   readonly input?: string
   /** `auto`: how the picture changes. */
   readonly style?: 'mix' | 'dip' | 'wipe'
+  /** `auto` by a wipe: how wide its edge is, a share of the picture's width; absent, a pixel. */
+  readonly soft?: number
   /** `auto`, `key`, `fade`: over so many frames of its switcher; `wait`: for so many of the switcher that holds it. */
   readonly frames?: number
   /** `wait` of a button that works several devices, ms. */
@@ -63,6 +65,7 @@ const step: Schema = object(['do'], {
   at: ref('slug'),
   input: ref('slug'),
   style: oneOf(['mix', 'dip', 'wipe']),
+  soft: number(0, 1),
   frames: whole(1, 100_000),
   ms: whole(1, 600_000),
   until: oneOf(['transition', 'clip']),
@@ -95,6 +98,8 @@ export const macros = collection<Macro>({
         const where = `${at}/${id}/steps/${i}`
         if (missing !== undefined)
           return misfit(`${where}/${missing}`, 'nothing', `${missing}, which a step that does ${show(one.do)} needs`)
+        if (one.soft !== undefined && one.style !== 'wipe')
+          return misfit(`${where}/soft`, show(one.soft), 'none: the edge is that of a wipe')
         if (one.do === 'wait' && WAITS.filter(field => one[field] !== undefined).length !== 1)
           return misfit(where, show(one), `a wait with one of ${WAITS.join(', ')}`)
       }

@@ -18,7 +18,7 @@ export function commandWords(traced: Traced, device: string, command: Command): 
     case 'cut':
       return `${name} cut`
     case 'auto':
-      return `${name} ${command.style} ${command.frames} frames`
+      return `${name} ${command.style} ${command.frames} frames${command.soft ? `, edge ${Math.round(command.soft * 100)}\u00A0%` : ''}`
     case 'lever':
       return `${name} lever ${Math.round(command.share * 100)}\u00A0%`
     case 'key':

@@ -32,6 +32,37 @@ export function mix(a: usize, b: usize, out: usize, pixels: i32, more: i32): voi
   }
 }
 
+/**
+ * The same with a share of its own for each column: `shares` holds eight times the `more` of a pixel's column, 16 bits each,
+ * for two pixels. What is written beyond a row's end the next row writes over.
+ */
+export function wipe(a: usize, b: usize, out: usize, width: i32, height: i32, shares: usize): void {
+  const whole = i16x8.splat(256)
+  const half = i16x8.splat(128)
+  const line = <usize>width << 2
+  for (let y = 0; y < height; y++) {
+    const row = line * <usize>y
+    for (let p: usize = 0; p < line; p += 16) {
+      const x = v128.load(a + row + p)
+      const z = v128.load(b + row + p)
+      const first = v128.load(shares + (p << 1))
+      const second = v128.load(shares + (p << 1), 16)
+      const low = i16x8.add(
+        i16x8.mul(i16x8.extend_low_i8x16_u(x), i16x8.sub(whole, first)),
+        i16x8.mul(i16x8.extend_low_i8x16_u(z), first),
+      )
+      const high = i16x8.add(
+        i16x8.mul(i16x8.extend_high_i8x16_u(x), i16x8.sub(whole, second)),
+        i16x8.mul(i16x8.extend_high_i8x16_u(z), second),
+      )
+      v128.store(
+        out + row + p,
+        i8x16.narrow_i16x8_u(i16x8.shr_u(i16x8.add(low, half), 8), i16x8.shr_u(i16x8.add(high, half), 8)),
+      )
+    }
+  }
+}
+
 /** One pixel: (over weight + under rest + 32768) >> 16 in 32 bits a colour. */
 // @ts-ignore: decorator
 @inline
@@ -239,30 +270,35 @@ export function chroma(
   for (let p: usize = 0; p < end; p += 16) {
     const c = v128.load(fill + p)
     const under = v128.load(back + p)
-    const r = f32x4.div(channel(c, 0), f32x4.splat(255))
-    const g = f32x4.div(channel(c, GREEN), f32x4.splat(255))
-    const b = f32x4.div(channel(c, BLUE), f32x4.splat(255))
+    const r = f32x4.mul(channel(c, 0), f32x4.splat(1 / 255))
+    const g = f32x4.mul(channel(c, GREEN), f32x4.splat(1 / 255))
+    const b = f32x4.mul(channel(c, BLUE), f32x4.splat(1 / 255))
     const y = f32x4.add(
       f32x4.add(f32x4.mul(r, f32x4.splat(0.2126)), f32x4.mul(g, f32x4.splat(0.7152))),
       f32x4.mul(b, f32x4.splat(0.0722)),
     )
-    const cb = f32x4.div(f32x4.sub(b, y), f32x4.splat(1.8556))
-    const cr = f32x4.div(f32x4.sub(r, y), f32x4.splat(1.5748))
+    const cb = f32x4.mul(f32x4.sub(b, y), f32x4.splat(1 / 1.8556))
+    const cr = f32x4.mul(f32x4.sub(r, y), f32x4.splat(1 / 1.5748))
     const along = f32x4.add(f32x4.mul(cb, f32x4.splat(kb)), f32x4.mul(cr, f32x4.splat(kr)))
     const across = f32x4.sub(f32x4.mul(cb, f32x4.splat(kr)), f32x4.mul(cr, f32x4.splat(kb)))
     const shine = f32x4.sub(along, f32x4.abs(across))
-    const gone = within(f32x4.div(f32x4.sub(shine, f32x4.splat(tolerance)), f32x4.splat(edge)), 1)
+    const gone = within(f32x4.mul(f32x4.sub(shine, f32x4.splat(tolerance)), f32x4.splat(1 / edge)), 1)
     const a = f32x4.mul(f32x4.splat(share), f32x4.sub(one, gone))
     if (!v128.any_true(f32x4.gt(a, f32x4.splat(0)))) {
       v128.store(out + p, under)
       continue
     }
+    // None of the screen's shine, and all of it stays.
+    if (share == 1 && !v128.any_true(v128.or(f32x4.gt(shine, f32x4.splat(0)), f32x4.gt(gone, f32x4.splat(0))))) {
+      v128.store(out + p, v128.or(c, solid))
+      continue
+    }
     const less = f32x4.mul(f32x4.splat(spill), f32x4.max(f32x4.splat(0), shine))
     const red = f32x4.add(y, f32x4.mul(f32x4.splat(1.5748), f32x4.sub(cr, f32x4.mul(less, f32x4.splat(kr)))))
     const blue = f32x4.add(y, f32x4.mul(f32x4.splat(1.8556), f32x4.sub(cb, f32x4.mul(less, f32x4.splat(kb)))))
-    const green = f32x4.div(
+    const green = f32x4.mul(
       f32x4.sub(f32x4.sub(y, f32x4.mul(red, f32x4.splat(0.2126))), f32x4.mul(blue, f32x4.splat(0.0722))),
-      f32x4.splat(0.7152),
+      f32x4.splat(1 / 0.7152),
     )
     v128.store(
       out + p,
@@ -282,7 +318,8 @@ function reals(pixel: usize): v128 {
 }
 
 /**
- * A picture in another size by taps: rows first, kept real in `rows` (16 bytes a pixel), then columns. A table of taps is
+ * A picture in another size by taps: rows first, kept real in `rows` (16 bytes a pixel, and behind them one line of the
+ * source), then columns. A table of taps is
  * how many weights each pixel has, the first source pixel of each, and their weights; the edge pixel is repeated.
  */
 export function scale(
@@ -298,16 +335,18 @@ export function scale(
 ): void {
   const wide = load<i32>(across)
   const wideWeights = across + 4 + (<usize>toWidth << 2)
+  const source = rows + (<usize>(height * toWidth) << 4)
   for (let y = 0; y < height; y++) {
     const line = from + (<usize>(y * width) << 2)
     const to = rows + (<usize>(y * toWidth) << 4)
+    for (let x = 0; x < width; x++) v128.store(source + (<usize>x << 4), reals(line + (<usize>x << 2)))
     for (let x = 0; x < toWidth; x++) {
       const first = load<i32>(across + 4 + (<usize>x << 2))
       const weights = wideWeights + (<usize>(x * wide) << 2)
       let sum = f32x4.splat(0)
       for (let j = 0; j < wide; j++) {
         const column = min(width - 1, max(0, first + j))
-        sum = f32x4.add(sum, f32x4.mul(v128.load32_splat(weights + (<usize>j << 2)), reals(line + (<usize>column << 2))))
+        sum = f32x4.add(sum, f32x4.mul(v128.load32_splat(weights + (<usize>j << 2)), v128.load(source + (<usize>column << 4))))
       }
       v128.store(to + (<usize>x << 4), sum)
     }
