@@ -94,3 +94,22 @@ export const drawing = ({
     },
   })
 }
+
+/** Fill and key of one player, the key through a frame delay. */
+export const lateKey = (more: object = {}) =>
+  worked({
+    devices: {
+      gfx: 'player-fill-key 1080p50',
+      late: 'delay-sdi',
+      main: 'switcher-12-sdi 1080p50',
+      scr: 'screen-sdi',
+    },
+    links: {
+      f: 'gfx.fill > main.in-1 coax-rg6 3',
+      k: 'gfx.key > late.in coax-rg6 3',
+      l: 'late.out > main.in-2 coax-rg6 1',
+      s: 'main.out-1 > scr.in coax-rg6 5',
+    },
+    wants: { scr: 'program' },
+    ...more,
+  })

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import {
   type Edit,
+  type Plan,
   type Problem,
   type Transaction,
   applyEdits,
@@ -19,6 +20,7 @@ import { begunAhead } from './ahead'
 import { clientId, introduce, nextSeq } from './client'
 import { type Aside, asides, dropAsides, keep, kept, setAside } from './persist'
 import { MOST_SENT, batchOf } from './send'
+import { laysMasked } from './masked'
 import { listenTo } from './stream'
 import { useNotices } from '../shell/notices'
 import { type Copy, type Rebased, acknowledged, adopted, changed, copyOf, layered, rebased, withdrawn } from './sync'
@@ -184,9 +186,20 @@ export const usePlanStore = defineStore('plan', () => {
     return done
   }
 
+  /** Edits with what comes through masks then, counted on the pixels; as they are, where that cannot be had. */
+  const counted = async (before: Plan, edits: readonly Edit[]): Promise<readonly Edit[]> => {
+    try {
+      return await (await import('./parts')).withParts(before, edits)
+    } catch {
+      return edits
+    }
+  }
+
   /** Changes the plan; false, with a notice, where the edits are refused. */
-  const commit = (title: string, edits: readonly Edit[]): Promise<boolean> =>
-    steps > 0 ? inTurn(() => change(title, edits)) : change(title, edits)
+  async function commit(title: string, edits: readonly Edit[]): Promise<boolean> {
+    const whole = plan.value && laysMasked(plan.value, edits) ? await counted(plan.value, edits) : edits
+    return steps > 0 ? inTurn(() => change(title, whole)) : change(title, whole)
+  }
 
   async function change(
     title: string,

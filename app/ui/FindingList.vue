@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { shallowRef, watch } from 'vue'
-import type { Edit } from '#core/document'
 import { SEVERITY_WORDS } from '#core/kernel'
 import type { Remedy } from '#core/propose'
 import { usePlanStore } from '~/plan/store'
@@ -9,15 +8,13 @@ import type { ShownFinding } from '#core/features/board'
 /** Findings with what would mend them, one press to apply; for screens that show what no lane of the board does. */
 const props = defineProps<{
   findings: readonly ShownFinding[]
-  /** What belongs to a change and is worked out here: the edits that are made in its place. */
-  whole?: (edits: readonly Edit[]) => Promise<Edit[]>
+  /** The overlay that they are about: what its key measures after each remedy stands with it. */
+  overlay?: string
 }>()
 const store = usePlanStore()
+/** By finding and remedy, in their order. */
+const outcomes = shallowRef<Readonly<Record<string, readonly string[]>>>({})
 const remedies = shallowRef<Readonly<Record<string, readonly Remedy[]>>>({})
-
-async function apply({ title, edits }: Remedy): Promise<void> {
-  await store.commit(title, (await props.whole?.(edits)) ?? edits)
-}
 
 watch(
   [() => props.findings.map(({ key }) => key).join(), () => store.report?.version] as const,
@@ -29,6 +26,14 @@ watch(
       found[key] = answer ?? []
     }
     remedies.value = found
+    const { overlay } = props
+    const measured: Record<string, readonly string[]> = {}
+    for (const [key, offers] of Object.entries(overlay === undefined ? {} : found)) {
+      const edits = offers.map(offer => offer.edits)
+      measured[key] = (await store.ask('outcomes', overlay!, edits)) ?? []
+      if (version !== store.report?.version) return
+    }
+    outcomes.value = measured
   },
   { immediate: true },
 )
@@ -41,13 +46,16 @@ watch(
     </p>
     <p v-if="!remedies[finding.key]" class="small quiet" role="status">Trying what would mend it …</p>
     <button
-      v-for="remedy in remedies[finding.key]"
+      v-for="(remedy, i) in remedies[finding.key]"
       :key="remedy.title"
       type="button"
       class="btn remedy"
-      @click="apply(remedy)"
+      @click="store.commit(remedy.title, remedy.edits)"
     >
-      <span>{{ remedy.title }}</span>
+      <span
+        >{{ remedy.title }}
+        <span v-if="outcomes[finding.key]?.[i]" class="small outcome">{{ outcomes[finding.key]![i] }}</span></span
+      >
       <span class="figures small">{{ remedy.effect.after.arrive }} of {{ remedy.effect.after.wanted }}</span>
     </button>
     <p v-if="remedies[finding.key]?.length === 0" class="small quiet">Nothing that is in the plan mends it.</p>
@@ -82,5 +90,9 @@ p {
 }
 .remedy .figures {
   flex: none;
+}
+.outcome {
+  display: block;
+  color: var(--quiet);
 }
 </style>

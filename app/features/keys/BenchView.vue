@@ -21,7 +21,6 @@ import type { Benched } from '~/workers/protocol'
 import type { ShownFinding } from '#core/features/board'
 import BenchPicture from './BenchPicture.vue'
 import CaptionDialog from './CaptionDialog.vue'
-import { withParts } from './masks'
 import ChromaSet from './ChromaSet.vue'
 import KeyHistogram from './KeyHistogram.vue'
 import InkPart from './InkPart.vue'
@@ -313,6 +312,8 @@ function press(key: string, shift: boolean): boolean {
 }
 const asking = computed(() => caption.value)
 defineExpose({ press, asking })
+/** Faults that whoever makes the picture can keep out of it. */
+const BY_TEMPLATE = ['K04', 'K05', 'K12', 'K13']
 </script>
 
 <template>
@@ -444,6 +445,15 @@ defineExpose({ press, asking })
       <button type="button" class="link" @click="dialog.open()">Bring it in again <span class="key">D</span></button>
     </p>
     <p v-if="truth" class="small quiet">{{ truth }}</p>
+    <template v-if="findings.length">
+      <h3>Mend</h3>
+      <FindingList :findings="findings" :overlay="row.id" />
+      <p v-if="findings.some(({ key }) => BY_TEMPLATE.includes(key.slice(0, 3)))" class="small">
+        <button type="button" class="btn small" @click="caption = true">A template, or a caption anew</button>
+        on true black or transparent, in colours that this key keeps, with letters that are large enough, inside the
+        safe part.
+      </p>
+    </template>
     <template v-if="byColour">
       <h3>Set</h3>
       <ChromaSet :id="row.id" ref="chromaSet" :overlay="row.overlay" :graphic="graphic" @moved="now => (chroma = now)">
@@ -477,14 +487,6 @@ defineExpose({ press, asking })
           <option value="premultiplied">weighted by its key</option>
         </select></label
       >
-    </template>
-    <template v-if="findings.length">
-      <h3>Mend</h3>
-      <FindingList :findings="findings" :whole="withParts" />
-      <p v-if="findings.some(({ key }) => key.startsWith('K13:'))" class="small">
-        <button type="button" class="btn small" @click="caption = true">A template, or a caption anew</button>
-        with letters that are large enough, inside the safe part.
-      </p>
     </template>
     <div v-if="graphic && keying && !matte" class="smalls" :class="{ late: !benched }">
       <figure>

@@ -14,13 +14,14 @@ defineProps<{ measures: readonly Measure[] }>()
         <th scope="col">good</th>
       </tr>
     </thead>
-    <tbody>
-      <tr v-for="measure in measures" :key="measure.name">
-        <th scope="row">
-          {{ measure.name }}<span v-if="measure.why" class="small quiet why">{{ measure.why }}</span>
-        </th>
+    <tbody v-for="measure in measures" :key="measure.name">
+      <tr>
+        <th scope="row">{{ measure.name }}</th>
         <td class="figures" :class="{ bad: measure.bad, quiet: measure.now === 'unjudged' }">{{ measure.now }}</td>
         <td class="figures quiet">{{ measure.good }}</td>
+      </tr>
+      <tr v-if="measure.why">
+        <td colspan="3" class="small quiet why">{{ measure.why }}</td>
       </tr>
     </tbody>
   </table>
@@ -39,7 +40,10 @@ th {
 thead th {
   color: var(--quiet);
 }
-tbody tr {
+tbody th {
+  width: 100%;
+}
+tbody {
   border-top: 1px solid var(--line);
 }
 td {
@@ -52,6 +56,7 @@ td {
   font-weight: 650;
 }
 .why {
-  display: block;
+  padding-top: 0;
+  white-space: normal;
 }
 </style>

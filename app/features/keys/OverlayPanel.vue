@@ -8,7 +8,6 @@ import { figure } from '#core/words'
 import { usePlanStore } from '~/plan/store'
 import { decimal } from '~/ui/typed'
 import MacroPart from './MacroPart.vue'
-import { lay } from './masks'
 
 /** Where an overlay comes from, what cuts it out, where it lies and when it is used. */
 const props = defineProps<{ all: Overlays; row: OverlayRow }>()
@@ -60,6 +59,8 @@ const SIDES = [
   ['h', 'Height'],
 ] as const
 const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
+const lay = (id: string, field: 'box' | 'mask', part: Box | undefined, words: string): Promise<boolean> =>
+  store.commit(words.slice(0, 120), [setEdit(['overlays', id, field], part)])
 const percent = (value: number): number => Number((value * 100).toFixed(2))
 /** The box within the picture: what would stick out is pushed back. */
 function within({ x, y, w, h }: Box): Box {

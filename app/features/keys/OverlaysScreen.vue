@@ -39,13 +39,17 @@ watch(
   { once: true },
 )
 const row = computed(() => all.value?.rows.find(({ id }) => id === chosen.value))
-const findings = computed(() =>
-  (store.report?.findings ?? []).filter(({ at }) => at.on === 'overlay' && at.overlay === chosen.value),
-)
-const faults = (id: string): number =>
-  (store.report?.findings ?? []).filter(
-    ({ at, severity }) => at.on === 'overlay' && at.overlay === id && severity !== 'N',
-  ).length
+/** What is told of an overlay, and of the pair of leads by which its source sends fill and key. */
+const toldOf = (id: string | undefined) => {
+  const { kind, fill } = (id === undefined ? undefined : plan.value.overlays[id]) ?? {}
+  return (store.report?.findings ?? []).filter(
+    ({ at, key }) =>
+      (at.on === 'overlay' && at.overlay === id) ||
+      (kind === 'linear' && at.on === 'device' && at.device === fill && /^K0[12]:/.test(key)),
+  )
+}
+const findings = computed(() => toldOf(chosen.value))
+const faults = (id: string): number => toldOf(id).filter(({ severity }) => severity !== 'N').length
 /** Overlays whose key is measured on their picture. */
 const known = computed(
   () => (all.value?.rows ?? []).filter(({ overlay }) => plan.value.graphics[overlay.graphic ?? '']).length,

@@ -16,7 +16,6 @@ import { usePlanStore } from '~/plan/store'
 import { useNotices } from '~/shell/notices'
 import { usePainter } from '~/workers/painter'
 import { Unusable, bringIn, byName } from './bring'
-import { countedPart } from './masks'
 
 interface Got {
   readonly hash: string
@@ -29,15 +28,10 @@ const titleOf = (file: File): string => file.name.replace(/\.[^.]*$/, '').slice(
 
 const nextOrder = ({ graphics }: Plan): number => 1 + Math.max(0, ...Object.values(graphics).map(({ order }) => order))
 
-async function counted(
-  { hash, title, words }: Got,
-  order: number,
-  lying: Pick<Overlay, 'box' | 'mask'>,
-): Promise<GraphicEntry> {
+async function counted({ hash, title, words }: Got, order: number): Promise<GraphicEntry> {
   const entry = await usePainter().entry(hash, { title, order }, words)
   if (!entry) throw new Unusable('The server does not give the picture back.')
-  const parts = await countedPart(hash, lying)
-  return parts ? { ...entry, parts } : entry
+  return entry
 }
 
 /** A picture in the place of another; that one goes where nothing else shows it. */
@@ -64,7 +58,7 @@ function leaving(plan: Plan, id: string, overlay: Overlay, gone: string): Edit[]
 }
 
 /** Measures files in the order of their names; of those that cannot be used it is said why not. */
-async function measured(files: readonly File[], plan: Plan, overlay: Overlay, told: (words: string) => void) {
+async function measured(files: readonly File[], plan: Plan, told: (words: string) => void) {
   const refused: string[] = []
   const found: { id: string; value: GraphicEntry }[] = []
   const taken = { ...plan.graphics }
@@ -72,7 +66,7 @@ async function measured(files: readonly File[], plan: Plan, overlay: Overlay, to
     told(`Measuring ${file.name}, ${i + 1} of ${files.length} \u2026`)
     try {
       const title = titleOf(file)
-      const value = await counted({ hash: await bringIn(file), title }, nextOrder(plan) + i, overlay)
+      const value = await counted({ hash: await bringIn(file), title }, nextOrder(plan) + i)
       const id = freshId(title, taken, Math.random)
       taken[id] = value
       found.push({ id, value })
@@ -101,7 +95,7 @@ export function usePictures(row: () => OverlayRow) {
     busy.value = 'Measuring the picture \u2026'
     try {
       const got = await get()
-      const value = await counted(got, nextOrder(plan.value), row().overlay)
+      const value = await counted(got, nextOrder(plan.value))
       const overlay = own(plan.value.overlays, id)
       if (!overlay) return
       const name = freshId(got.title, plan.value.graphics, Math.random)
@@ -124,7 +118,7 @@ export function usePictures(row: () => OverlayRow) {
       notices.tell(`${files.length} pictures are too many: at most ${MOST} come by one key.`, 'wrong')
       return
     }
-    const { found, refused } = await measured(files, plan.value, row().overlay, words => (busy.value = words))
+    const { found, refused } = await measured(files, plan.value, words => (busy.value = words))
     busy.value = ''
     if (refused.length) notices.tell(`${refused.length} of ${files.length} were not taken: ${refused[0]}`, 'wrong')
     const overlay = own(plan.value.overlays, id)

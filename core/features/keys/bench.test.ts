@@ -4,7 +4,9 @@ import { type KeyScale, MODELS, cutWords, keyScaleOf, mixOf, ofSteps, stepWords,
 import { type Cut, type Overlay, applyEdits, canonicalPlan } from '#core/document'
 import { type Graphic, wordLines } from '#core/picture'
 import { CLEAR, kept, patches } from '../../../testing/graphics'
+import { confusion } from '../../../testing/drawn'
 import { byPair, onBlackPage } from '../../../testing/overlaid'
+import { SOAK } from '../../../testing/soak'
 import { check } from '../index'
 import { CAPTION_HEIGHT, CAPTION_WIDTH, type CaptionAsked, captionSvg, laidCaption } from './caption'
 import { allJudged, bestSetting, contrastOf, faultOf, flagWrong, settable, standing } from './judged'
@@ -184,43 +186,14 @@ describe('keys that are measured', () => {
   })
 })
 
-/** A graphic with faults that are asked for, at random sizes and places; drawn after the rules stood. */
-const drawnWith = (seed: number) => {
-  let state = seed * 2_654_435_761 + 1
-  const random = (from: number, to: number): number => {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0
-    return from + Math.floor((state / 2 ** 32) * (to - from + 1))
-  }
-  const [w, h] = [random(50, 110), random(14, 24)]
-  const [x, y] = [random(9, 150 - w), random(6, 58)]
-  const bright = random(120, 250)
-  return { plate: [x, y, w, h, [bright, bright, random(120, 250), 255]] as const, x, y, w, h, random }
-}
-
-describe('faults over 300 drawn graphics', () => {
-  const told = (graphic: Graphic, overlay: Partial<Overlay> = {}) =>
-    faultOf(allJudged(check(onBlackPage(kept(graphic), overlay)).traced)[0]!)
-  const SEEDS = Array.from({ length: 60 }, (_, i) => i + 1)
-  it('are found as what they are, and none where there is none', () => {
-    const table: Record<string, Record<string, number>> = {}
-    const count = (drawn: string, found: string | undefined) => {
-      const row = (table[drawn] ??= {})
-      row[found ?? 'none'] = (row[found ?? 'none'] ?? 0) + 1
+describe('faults over graphics that are drawn by chance', () => {
+  it('are told where they are, and nowhere else', () => {
+    const { table, differ } = confusion(SOAK ? 3000 : 300)
+    expect(differ).toEqual([])
+    for (const [code, [told, , , right]] of Object.entries(table)) {
+      expect(told, code).toBeGreaterThan(10)
+      expect(right, code).toBeGreaterThan(100)
     }
-    for (const seed of SEEDS) {
-      const { plate, x, y, w, h, random } = drawnWith(seed)
-      count('none', told(patches(160, 90, CLEAR, [plate])))
-      const shade = random(Math.ceil(h / 4), Math.floor(h / 2))
-      count('dark', told(patches(160, 90, CLEAR, [plate, [x, y + h, w, shade, [0, 0, 2, 220]]])))
-      const lit = random(14, 60)
-      count('ground', told(patches(160, 90, [lit, lit, lit], [[x, y, w, h, [250, 250, 250]]])))
-      const board = random(150, 250)
-      count('invert', told(patches(160, 90, [board, board, board], [[x, y, w, 4, [random(0, 60), 20, 20]]])))
-      count('eaten', told(patches(160, 90, CLEAR, [plate]), { clip: 0.99, gain: 1 }))
-    }
-    expect(table).toEqual(
-      Object.fromEntries(['none', 'dark', 'ground', 'invert', 'eaten'].map(kind => [kind, { [kind]: SEEDS.length }])),
-    )
   })
 })
 

@@ -5,6 +5,7 @@ import { EDGE_WORDS } from './edges'
 import { READ_FROM, isRead } from './halls'
 import { contrastOf, contrastOn, paintedBy, standing, wayOf, wordsOf } from './judged'
 import { isUncounted } from './masked'
+import { isApart } from './pairs'
 import type { OverlayRow } from './overlays'
 
 /** One measure in words. */
@@ -26,14 +27,26 @@ const PHONE_AT_MM = 350
 const EDGE = (1 - LIMITS.safe) / 2
 
 /** An overlay with how its keyer stands. */
-type Standing = Pick<OverlayRow, 'overlay' | 'misread' | 'weights'> & Partial<Pick<OverlayRow, 'photographs' | 'halls'>>
+type Standing = Pick<OverlayRow, 'overlay' | 'misread' | 'weights'> &
+  Partial<Pick<OverlayRow, 'photographs' | 'halls' | 'apart'>>
 
 /** All measures of an overlay's key as it is set, from what was counted of its graphic. */
 export function measuresOf(row: Standing, graphic: GraphicEntry, cut: Cut, fringe: number | undefined): Measure[] {
   return [
     ...(row.overlay.kind === 'chroma' ? onScreen(row, graphic) : onPixels(row, graphic, cut, fringe)),
     ...ofWords(row, graphic, cut),
+    ...ofPair(row),
   ]
+}
+
+/** Fill and key, which must come at one time and in one format. */
+function ofPair({ apart }: Standing): Measure[] {
+  if (apart === undefined) return []
+  const [now, bad] =
+    apart === 'drift'
+      ? ['not in step', true]
+      : [apart.formats ? 'two formats' : `${figure(Math.abs(apart.ms))}\u00A0ms`, isApart(apart)]
+  return [{ name: 'Fill and key apart', now, good: '0\u00A0ms', bad }]
 }
 
 /** What a key by colour makes of a graphic before its screen. */

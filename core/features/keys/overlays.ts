@@ -6,6 +6,7 @@ import { type Picture, makesGraphics, pictureFrom, segmentsOf, stateBefore, take
 import { type Hall, hallsOf } from './halls'
 import { judgedAt, photographsUnder, settable } from './judged'
 import { allLaid, keyersOf } from './laid'
+import { stepsApart } from './pairs'
 import { penLoops } from './pen'
 
 /** An overlay as its screen shows it. */
@@ -25,6 +26,8 @@ export interface OverlayRow {
   readonly misread?: Misread
   readonly weights?: Weights
   readonly sends?: FillKind
+  /** How its fill and its key lie on each other; absent, where it has not both. */
+  readonly apart?: ReturnType<typeof stepsApart>
   /** Photographs of the sources that it may lie over. */
   readonly photographs: readonly PhotographEntry[]
   /** Screens of a hall on which it is seen. */
@@ -70,6 +73,7 @@ export function overlaysOf(traced: Traced): Overlays {
         over: over(traced, id),
         photographs: photographsUnder(traced, laid),
         halls: hallsOf(traced, laid),
+        apart: stepsApart(traced, laid),
         ...standOf(traced, id),
       }
     }),
@@ -117,8 +121,13 @@ function standOf(traced: Traced, id: string): Pick<OverlayRow, 'cut' | 'scale' |
   return { cut: settable(scale, cutOf(overlay)), scale, ...(weights ? { weights } : {}) }
 }
 
-/** Pictures that one may look at an overlay over. */
+/** Pictures that one may look at an overlay over: those with a photograph first, then the safe one, then other cameras. */
 const MOST_PICTURES = 12
+const rankOf = ({ plan, chain }: Traced, device: string): number => {
+  const { shot } = plan.devices[device]!
+  if (Object.values(plan.photographs).some(({ source }) => source === device)) return 0
+  return shot === 'safe' ? 1 : chain.nodes.get(device)?.model.kind === 'camera' ? 2 : 3
+}
 
 /** Pictures that come to a switcher, straight or through those before it, with what each of them has on program then. */
 function* comingTo(
@@ -143,6 +152,7 @@ function over(traced: Traced, id: string): OverlayRow['over'] {
   if (!node) return []
   return [...comingTo(traced, node.id)]
     .filter(({ device }, i, all) => device !== overlay.fill && all.findIndex(one => one.device === device) === i)
+    .sort((a, b) => rankOf(traced, a.device) - rankOf(traced, b.device))
     .slice(0, MOST_PICTURES)
     .map(({ device, program }) => {
       const state = taken(stateBefore(traced), {

@@ -39,4 +39,20 @@ export const CASES: readonly Faulty[] = [
     offers: ['Give up Score in Final'],
     says: ['Score finds no keyer'],
   },
+  {
+    // A look lights the score in the only keyer; of the names, which come first, nobody has said when they are on.
+    name: 'captions without a look beside a score that a look lights',
+    gives: ['K07'],
+    plan: worked({
+      ...TWO,
+      segments: { final: { title: 'Final', order: 1, opens: 'score' } },
+      looks: { score: { title: 'Score', order: 1, keys: { main: { '1': 'table' } } } },
+      overlays: {
+        names: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' },
+        table: { title: 'Score', order: 2, kind: 'luma', fill: 'score' },
+      },
+    }),
+    offers: ['Give up Names'],
+    says: ['Names finds no keyer', 'Score holds'],
+  },
 ]

@@ -47,10 +47,13 @@ export const keyerTwice = rule({
 
 /** Overlays of the segment that no keyer is left for, unless its looks show each in its turn. */
 function unplaced(traced: Traced): { one: Laid; rivals: Laid[] }[] {
-  const laid = laidIn(traced).filter(({ node, keyers }) => node && keyers?.length)
+  const lit = litIn(traced)
+  // Those that a look lights hold their keyer; of the others nobody has said when they are on.
+  const laid = laidIn(traced)
+    .filter(({ node, keyers }) => node && keyers?.length)
+    .sort((a, b) => Number(lit.has(b.id)) - Number(lit.has(a.id)))
   const places = assigned(laid)
   if (places.size === laid.length) return []
-  const lit = litIn(traced)
   return laid
     .filter(({ id, node, keyers }) => {
       if (places.has(id)) return false

@@ -1,5 +1,5 @@
 import { type Faulty } from '../../../../testing/cases'
-import { worked } from '../../../../testing/plans'
+import { fmt, worked } from '../../../../testing/plans'
 
 const CHAIN = {
   devices: {
@@ -41,5 +41,25 @@ export const CASES: readonly Faulty[] = [
     }),
     offers: ['Key Names at main'],
     says: ['rides with the pictures of side alone'],
+  },
+  {
+    // The first keyer of the last one lies before the tap of the clean feed: the one over all is left.
+    name: 'captions at the feeder, where the last one sends a clean feed',
+    gives: ['K09'],
+    plan: worked({
+      ...CHAIN,
+      devices: {
+        ...CHAIN.devices,
+        main: { model: 'switcher-8-hdmi', standard: fmt('1080p59.94'), ports: { 'out-2': { feed: 'clean' } } },
+        rec: 'recorder-hdmi',
+      },
+      links: { ...CHAIN.links, r: 'main.out-2 > rec.in hdmi-passive 2' },
+      wants: { rec: { feed: 'clean', silent: true } },
+      segments: { talk: { title: 'Talk', order: 1, opens: 'named' } },
+      overlays: { names: { title: 'Names', order: 1, kind: 'luma', fill: 'slides' } },
+      looks: { named: { title: 'With names', order: 1, program: { main: 'in-1' }, keys: { side: { '1': 'names' } } } },
+    }),
+    offers: ['Key Names at main, by Key over all'],
+    says: ['Names must lie over everything'],
   },
 ]

@@ -2,7 +2,7 @@ import { deviceName, lastSwitchers } from '#core/chain'
 import { own } from '#core/document'
 import { text } from '#core/kernel'
 import { Draft, rule } from '#core/propose'
-import { allLaid, assigned, laidIn, litIn } from '../laid'
+import { allLaid, assigned, keyersOf, laidIn, litIn } from '../laid'
 
 export const overlayUnder = rule({
   code: 'K09',
@@ -33,17 +33,25 @@ export const overlayUnder = rule({
   remedies: (traced, { at }) => {
     const one = at.on === 'overlay' ? allLaid(traced).find(({ id }) => id === at.overlay) : undefined
     if (!one?.node) return []
-    const keyer = assigned(laidIn(traced)).get(one.id) ?? one.keyers?.[0]
-    const draft = new Draft(traced.plan)
-    for (const [id, look] of Object.entries(traced.plan.looks))
-      for (const [device, keys] of Object.entries(look.keys ?? {}))
-        for (const [number, overlay] of Object.entries(keys))
-          if (overlay === one.id && device !== one.node.id) {
-            draft.set(['looks', id, 'keys', device, number])
-            if (keyer !== undefined) draft.set(['looks', id, 'keys', one.node.id, String(keyer)], overlay)
-          }
-    return keyer === undefined || draft.edits.length === 0 || one.input === undefined
-      ? []
-      : [{ title: `Key ${one.overlay.title} at ${one.node.device.name}`.slice(0, 120), edits: draft.edits }]
+    const { id, overlay, node, keyers = [], input } = one
+    if (input === undefined) return []
+    const first = assigned(laidIn(traced)).get(id) ?? keyers[0]
+    // Which of them may be taken is seen by trying: a clean feed may lie behind some.
+    return [...keyers]
+      .sort((a, b) => Number(b === first) - Number(a === first))
+      .flatMap(keyer => {
+        const draft = new Draft(traced.plan)
+        for (const [look, { keys = {} }] of Object.entries(traced.plan.looks))
+          for (const [device, there] of Object.entries(keys))
+            for (const [number, lit] of Object.entries(there))
+              if (lit === id && device !== node.id) {
+                draft.set(['looks', look, 'keys', device, number])
+                draft.set(['looks', look, 'keys', node.id, String(keyer)], id)
+              }
+        const by = keyers.length > 1 ? `, by ${keyersOf(node)![keyer - 1]!.title}` : ''
+        return draft.edits.length
+          ? [{ title: `Key ${overlay.title} at ${node.device.name}${by}`.slice(0, 120), edits: draft.edits }]
+          : []
+      })
   },
 })

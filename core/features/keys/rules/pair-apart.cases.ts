@@ -1,4 +1,5 @@
 import { type Faulty } from '../../../../testing/cases'
+import { lateKey } from '../../../../testing/overlaid'
 import { fmt, worked } from '../../../../testing/plans'
 
 export const CASES: readonly Faulty[] = [
@@ -6,21 +7,7 @@ export const CASES: readonly Faulty[] = [
     name: 'a key through a frame delay',
     gives: ['K02'],
     // Two frames of 20 ms.
-    plan: worked({
-      devices: {
-        gfx: 'player-fill-key 1080p50',
-        late: 'delay-sdi',
-        main: 'switcher-12-sdi 1080p50',
-        scr: 'screen-sdi',
-      },
-      links: {
-        f: 'gfx.fill > main.in-1 coax-rg6 3',
-        k: 'gfx.key > late.in coax-rg6 3',
-        l: 'late.out > main.in-2 coax-rg6 1',
-        s: 'main.out-1 > scr.in coax-rg6 5',
-      },
-      wants: { scr: 'program' },
-    }),
+    plan: lateKey(),
     offers: ['In place of late: 5 m RG-6 size coax'],
     says: ['The key of gfx comes 40\u00A0ms after its fill'],
   },

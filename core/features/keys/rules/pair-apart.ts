@@ -1,14 +1,11 @@
-import { type Run, type Traced, deviceName, runInto } from '#core/chain'
+import { type Run, type Traced, deviceName } from '#core/chain'
 import { delay, text } from '#core/kernel'
 import { Draft, type Proposal, replaceDevice, rule } from '#core/propose'
-import { fillInput, keyInput } from '#core/run'
-import { format, sameFormat } from '#core/signal'
-import { type Pair, drawnNow, pairsOf } from '../facts'
-import { type Laid, allLaid } from '../laid'
+import { format } from '#core/signal'
+import { type Pair, pairsOf } from '../facts'
+import type { Laid } from '../laid'
 import { without } from '../offers'
-
-/** Two like ways differ by no more, milliseconds. */
-const ALIKE_MS = 0.5
+import { allPairs, drifting, isApart, togetherAt } from '../pairs'
 
 export const pairApart = rule({
   code: 'K02',
@@ -29,8 +26,8 @@ export const pairApart = rule({
   },
   find: (traced, say) => [
     ...allPairs(traced).flatMap(pair => {
-      const found = apart(pair)
-      if (!found) return []
+      const found = togetherAt(pair)
+      if (!found || !isApart(found)) return []
       const at = { on: 'device', device: pair.node.id } as const
       const source = text(pair.node.device.name)
       return [
@@ -70,46 +67,11 @@ export const pairApart = rule({
     const laid = at.on === 'overlay' ? drifting(traced).find(({ id }) => id === at.overlay) : undefined
     if (laid) return [...ownKey(traced, laid), ...byBrightness(traced, laid), without(traced, laid)]
     const pair = at.on === 'device' ? allPairs(traced).find(({ node }) => node.id === at.device) : undefined
-    const found = pair && apart(pair)
-    if (!pair || !found) return []
+    const found = pair && togetherAt(pair)
+    if (!pair || !found || !isApart(found)) return []
     return found.formats ? alike(traced, pair) : straight(traced, pair.runs[found.ms > 0 ? 'key' : 'fill']!)
   },
 })
-
-/** Sources with both, and those of which an overlay takes one output as fill and another as key. */
-function allPairs(traced: Traced): Pair[] {
-  const made = pairsOf(traced)
-  const named = allLaid(traced).flatMap(({ overlay, node }): Pair[] => {
-    const source = overlay.key === overlay.fill ? traced.chain.nodes.get(overlay.fill) : undefined
-    if (overlay.kind !== 'linear' || !node || !source || made.some(pair => pair.node === source)) return []
-    const inputs = [fillInput(traced, node, overlay.fill, overlay.output), keyInput(traced, node, overlay)]
-    const [fill, key] = inputs.map(port =>
-      port === undefined ? undefined : runInto(traced, { device: node.id, port }),
-    )
-    return fill && key && fill.origin?.device === source.id
-      ? [{ node: source, runs: { fill, key }, unplugged: [] }]
-      : []
-  })
-  // Told once of a source, however many overlays take it so.
-  return [...made, ...named.filter((pair, i) => named.findIndex(({ node }) => node === pair.node) === i)]
-}
-
-/**
- * Overlays whose fill and key come from two sources that run by themselves. What somebody draws is laid over in one colour,
- * which does not move, and a still of the switcher does not either.
- */
-const drifting = (traced: Traced): Laid[] =>
-  allLaid(traced).filter(({ overlay, node }) => {
-    const { kind, fill, key } = overlay
-    const sources = [fill, key].map(id => (id === undefined ? undefined : traced.chain.nodes.get(id)))
-    return (
-      kind === 'linear' &&
-      fill !== key &&
-      fill !== node?.id &&
-      sources.every(source => source?.model.role === 'source') &&
-      drawnNow(traced, overlay) === undefined
-    )
-  })
 
 /** The key signal that its fill's own source sends beside it. */
 function ownKey(traced: Traced, { id, overlay }: Laid): Proposal[] {
@@ -127,15 +89,6 @@ function byBrightness({ plan }: Traced, { id, overlay, node }: Laid): Proposal[]
   draft.set(['overlays', id, 'kind'], 'luma')
   draft.set(['overlays', id, 'key'])
   return [{ title: `Cut ${overlay.title} out by its own brightness, on black`.slice(0, 120), edits: draft.edits }]
-}
-
-/** What arrives of both parts at one switcher, where the two are not alike. */
-function apart({ runs: { fill, key } }: Pair) {
-  if (!fill?.lit || !key?.lit || fill.end!.device !== key.end!.device) return undefined
-  const [a, b] = [fill.links.at(-1)!.signal!, key.links.at(-1)!.signal!]
-  const formats = !sameFormat(a.format, b.format)
-  const ms = b.delay.typ - a.delay.typ
-  return formats || Math.abs(ms) > ALIKE_MS ? { fill: a, key: b, formats, ms } : undefined
 }
 
 /** The one output set as the other is. */
