@@ -30,7 +30,7 @@ const shoot = async (name: string, on: Page = page) => {
 }
 let shows: { id: string; title: string }[] = []
 // The demo shows are put in while the server answers already.
-while (!shows.some(({ title }) => title === 'Harbour Robotics Cup')) {
+while (!shows.some(({ title }) => title === 'Three-hall Science Fair')) {
   await page.waitForTimeout(300)
   shows = (await (await page.request.get(`${server.url}/api/shows`)).json()) as typeof shows
 }
@@ -67,7 +67,8 @@ await shoot('switchers')
 await open(HARBOUR, 'outputs', '.cell canvas')
 for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
 await shoot('outputs')
-await open(HARBOUR, 'overlays', '.picture canvas')
+await open('Observatory Quiz, first draft', 'overlays', '.picture canvas')
+await page.getByRole('option', { name: /^Score/ }).click()
 await page.getByText(/^measured in/).waitFor()
 await shoot('overlays')
 await open('Bookshop Reading', 'sound', '.hearing table')

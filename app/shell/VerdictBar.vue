@@ -79,6 +79,7 @@ const accepted = computed(() => (store.report?.findings ?? []).filter(finding =>
       ><span class="facts quiet">
         <button
           v-if="tightest && tightest.used > 0"
+          class="tightest"
           type="button"
           @click="emit('figure', 'runs', { at: tightest.lane })"
         >
@@ -141,6 +142,11 @@ h1 {
   gap: 32px;
   font-size: 13px;
 }
+@container (max-width: 280px) {
+  .tightest {
+    display: none;
+  }
+}
 @container (max-width: 150px) {
   .facts {
     display: none;
@@ -153,7 +159,12 @@ h1 {
 .facts button:hover {
   color: var(--text);
 }
-.facts button {
+/* Where there is no room for all, the name of the cable gives way, and no figure. */
+.facts button:not(.tightest) {
+  flex: none;
+}
+.tightest {
+  min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
 }
