@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, watch } from 'vue'
+import { computed, nextTick, onMounted, watch } from 'vue'
 import { string } from 'yup'
 import { validatorsReady } from '#core/document'
 import type { Severity } from '#core/kernel'
@@ -11,7 +11,7 @@ import { useLook } from '~/shell/look'
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
 import { SCREENS } from '~/features'
-import { besides, lastOf, remember, screenOf, screensOf } from '~/shell/place'
+import { arrive, besides, bindFor, boundFor, lastOf, remember, screenOf, screensOf } from '~/shell/place'
 import { footOf, STEPS, type FootKey } from '~/shell/screens'
 import { isTyped } from '~/ui/keys'
 
@@ -89,8 +89,11 @@ useHead({ title: computed(() => (store.show ? `${store.show.title}: ${here.value
 watch(here, remember, { immediate: true })
 useEventListener(window, 'focus', () => void store.refresh())
 
-const go = (id: string, query: Record<string, string> = {}): void =>
-  void router.push({ path: `${base.value}/${id}`, query })
+function go(id: string, query: Record<string, string> = {}): void {
+  const missed = bindFor(id)
+  router.push({ path: `${base.value}/${id}`, query }).then(failure => failure && missed(), missed)
+}
+onMounted(arrive)
 
 /** The gravest finding, of a severity or of all: where it stands it is opened. */
 function toFinding(severity?: Severity): void {
@@ -151,11 +154,13 @@ function toStep(event: KeyboardEvent): void {
 }
 
 function beside(which: 'before' | 'next'): void {
-  const screen = besides(here.value)[which]
+  const screen = besides(boundFor() ?? here.value)[which]
   if (screen) go(screen.id)
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  // The screen that is left still hears keys while the next one is being made: only one of them acts.
+  if (event.defaultPrevented) return
   if (props.busy || selection.dialog || store.questions.length || store.state !== 'ready') return
   if (event.altKey) {
     toStep(event)

@@ -28,3 +28,21 @@ export function besides({ id }: Screen): { readonly before: Screen | undefined; 
   const at = SCREENS.findIndex(screen => screen.id === id)
   return { before: SCREENS[at - 1], next: SCREENS[at + 1] }
 }
+
+let bound: Screen | undefined
+
+/** The screen that was asked for and is not there yet: keys pressed faster than screens open go on from it. */
+export const boundFor = (): Screen | undefined => bound
+
+/** A screen was asked for; gives what to call should it not be reached after all. */
+export function bindFor(id: string): () => void {
+  const screen = screenOf(id)
+  bound = screen
+  return () => {
+    if (bound === screen) bound = undefined
+  }
+}
+
+export function arrive(): void {
+  bound = undefined
+}
