@@ -186,7 +186,7 @@ test('measures contrast over photographs that are given, and names the worst', a
   }
   await give('dusk.png', 30)
   await expect(page.getByText(/^over .*, dusk$/)).toBeVisible()
-  const seen = page.locator('tbody', { hasText: 'Contrast, photographed' })
+  const seen = page.locator('tbody', { hasText: 'Contrast, measured' })
   await expect(seen).toContainText('least over dusk, of 1')
   await give('noon.png', 235)
   await expect(page.getByText(/^over .*, noon$/)).toBeVisible()

@@ -25,6 +25,7 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 
 const shoot = async (name: string, on: Page = page) => {
+  await on.waitForFunction(() => document.querySelector('canvas[aria-busy=true]') === null)
   await on.waitForTimeout(700)
   await on.screenshot({ path: join(folder, `${name}.png`) })
 }

@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { patches } from '../testing/graphics'
 import { BadArchive, isArchive, packArchive, unpackArchive } from './archive'
-import { BadPicture, MOST_HEIGHT, MOST_WIDTH, readPng, writePng } from './png'
+import { BadPicture, MOST_HEIGHT, MOST_WIDTH, readKeptPng, readPng, writePng } from './png'
 
 const CRC = Uint32Array.from({ length: 256 }, (_, n) => {
   let c = n
@@ -75,7 +75,9 @@ describe('PNG files', () => {
         (width, height, bytes) => {
           const data = Uint8ClampedArray.from(bytes.subarray(0, width * height * 4))
           data[3] = 0
-          expect(readPng(writePng({ width, height, data, opaque: false })).data).toEqual(data)
+          const file = writePng({ width, height, data, opaque: false })
+          expect(readPng(file).data).toEqual(data)
+          expect(readKeptPng(file)).toEqual(readPng(file))
         },
       ),
     ))

@@ -101,6 +101,13 @@ function weigh({ raw }: Header, packed: readonly Uint8Array[]): void {
 export function readPng(bytes: Uint8Array): Graphic {
   const { header, packed, bare } = partsOf(bytes)
   weigh(header, packed)
+  return unpackedPng(bare)
+}
+
+/** The same for a file that was read once when it was taken in, as all that the server keeps: it is not weighed again, which is a third of the work. Throws BadPicture. */
+export const readKeptPng = (bytes: Uint8Array): Graphic => unpackedPng(partsOf(bytes).bare)
+
+function unpackedPng(bare: Uint8Array): Graphic {
   let found: ReturnType<typeof decode>
   try {
     found = decode(bare, { checkCrc: true })

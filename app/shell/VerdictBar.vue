@@ -96,8 +96,8 @@ const accepted = computed(() => (store.report?.findings ?? []).filter(finding =>
         </button>
       </span></span
     >
-    <button v-if="open" class="next" type="button" @click="emit('next')">
-      Next dark end <span class="key">N</span>
+    <button v-if="open" class="next" type="button" aria-label="Next dark end" @click="emit('next')">
+      Next<span class="wide"> dark end</span> <span class="key">N</span>
     </button>
   </div>
 </template>
@@ -169,6 +169,16 @@ h1 {
   text-overflow: ellipsis;
 }
 @media (max-width: 1000px) {
+  .verdict {
+    gap: 14px;
+    padding: 0 16px;
+  }
+  h1 {
+    font-size: 24px;
+  }
+  .wide {
+    display: none;
+  }
   .facts {
     flex-direction: column;
     gap: 0;

@@ -1,5 +1,5 @@
 import type { Graphic } from '#core/picture'
-import { readPng } from '#shared/png'
+import { readKeptPng } from '#shared/png'
 
 // Pictures of shows, fetched by their hash and decoded once; what a hash names never changes.
 
@@ -12,7 +12,7 @@ async function fetched(file: string): Promise<Graphic | undefined> {
   try {
     const answer = await fetch(`/api/pictures/${file}`)
     if (!answer.ok) return undefined
-    return readPng(new Uint8Array(await answer.arrayBuffer()))
+    return readKeptPng(new Uint8Array(await answer.arrayBuffer()))
   } catch {
     return undefined
   }

@@ -1,4 +1,6 @@
 import { wrap, type Remote } from 'comlink'
+import type { Scene } from '#core/picture'
+import type { Picture } from '#core/run'
 import type { Painter } from './protocol'
 
 let remote: Remote<Painter> | undefined
@@ -31,4 +33,27 @@ export function usePainter(): Remote<Painter> {
     new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module', name: 'picture' }),
   )
   return remote
+}
+
+interface Painted {
+  readonly scenes: Readonly<Record<string, Scene>>
+  readonly width: number
+  readonly bytes: Promise<Uint8ClampedArray>
+}
+const PAINTED = new WeakMap<Picture, Painted>()
+
+/** The bytes of a picture, which are not to be changed: what many see at a size is drawn once for all of them. */
+export function paintedOnce(
+  picture: Picture,
+  scenes: Readonly<Record<string, Scene>>,
+  width: number,
+  height: number,
+): Promise<Uint8ClampedArray> {
+  const known = PAINTED.get(picture)
+  if (known && known.scenes === scenes && known.width === width) return known.bytes
+  const bytes = usePainter().draw(picture, scenes, width, height)
+  PAINTED.set(picture, { scenes, width, bytes })
+  // What could not be drawn is tried again when it is asked for next.
+  bytes.catch(() => PAINTED.delete(picture))
+  return bytes
 }

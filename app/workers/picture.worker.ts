@@ -22,7 +22,7 @@ import {
 } from '#core/picture'
 import { BadPicture, readPng, writePng } from '#shared/png'
 import { graphicNow, graphicOf } from './graphics'
-import type { BenchAsked, Painter } from './protocol'
+import type { BenchAsked, Benched, Painter } from './protocol'
 import { drawnBy, filesIn, shownAs } from './sources'
 
 const WHOLE: Box = { x: 0, y: 0, w: 1, h: 1 }
@@ -33,19 +33,34 @@ const VIOLET = [185, 169, 232, 230] as const
 const holds = ({ x, y, w, h }: Box, across: number, down: number): boolean =>
   across >= x && across < x + w && down >= y && down < y + h
 
-/** Stripes at the size of the picture where pixels of a graphic are marked. */
-function stripes(marked: Uint8Array, from: Graphic, { box = WHOLE, mask = WHOLE, width, height }: BenchAsked) {
+/** Stripes at the size of the picture where pixels of a graphic are marked, and the box around them. */
+function stripes(
+  marked: Uint8Array,
+  from: Graphic,
+  { box = WHOLE, mask = WHOLE, width, height }: BenchAsked,
+): Pick<Benched, 'lost' | 'around'> {
   const { x, y, w, h } = box
   const to = new Uint8ClampedArray(width * height * 4)
+  let [left, top, right, bottom] = [width, height, 0, 0]
   for (let row = 0; row < height; row++)
     for (let column = 0; column < width; column++) {
       const [u, v] = [((column + 0.5) / width - x) / w, ((row + 0.5) / height - y) / h]
       if (!holds(mask, (column + 0.5) / width, (row + 0.5) / height)) continue
       if (u < 0 || v < 0 || u >= 1 || v >= 1 || (column + row) % OF >= STRIPE) continue
-      if (marked[Math.floor(v * from.height) * from.width + Math.floor(u * from.width)])
-        to.set(VIOLET, (row * width + column) * 4)
+      if (!marked[Math.floor(v * from.height) * from.width + Math.floor(u * from.width)]) continue
+      to.set(VIOLET, (row * width + column) * 4)
+      ;[left, top, right, bottom] = [
+        Math.min(left, column),
+        Math.min(top, row),
+        Math.max(right, column + 1),
+        Math.max(bottom, row + 1),
+      ]
     }
-  return to
+  if (right === 0) return { lost: to }
+  return {
+    lost: to,
+    around: { x: left / width, y: top / height, w: (right - left) / width, h: (bottom - top) / height },
+  }
 }
 
 /** What is meant of the graphic that was measured last: it is dragged at for a while. */
@@ -121,18 +136,22 @@ const painter: Painter = {
     const graphic = withSolid(found, asked.solid)
     const from = performance.now()
     if ('screen' in keying) {
-      const lost = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, asked)
+      const gone = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, asked)
       const shot = shownAs(file, graphic, 'straight', ...size)
       const [comes, solid] = [shot.data.slice(), chromaMatte(shot, keying).data]
-      return transfer({ lost, comes, solid, ms: performance.now() - from }, [lost.buffer, comes.buffer, solid.buffer])
+      return transfer({ ...gone, comes, solid, ms: performance.now() - from }, [
+        gone.lost.buffer,
+        comes.buffer,
+        solid.buffer,
+      ])
     }
     const edge = fringe(graphic, keying)
-    const lost = stripes(lostPixels(meantOf(file, graphic, keying.weights), keying), graphic, asked)
+    const gone = stripes(lostPixels(meantOf(file, graphic, keying.weights), keying), graphic, asked)
     const comes = shownAs(file, graphic, fillAs(keying), ...size).data.slice()
     const solid = solidityOf(shownAs(file, graphic, keying.way === 'linear' ? 'key' : 'on black', ...size), keying).data
     return transfer(
-      { lost, comes, solid, ...(edge === undefined ? {} : { fringe: edge }), ms: performance.now() - from },
-      [lost.buffer, comes.buffer, solid.buffer],
+      { ...gone, comes, solid, ...(edge === undefined ? {} : { fringe: edge }), ms: performance.now() - from },
+      [gone.lost.buffer, comes.buffer, solid.buffer],
     )
   },
   findScreen(overlay, graphic) {

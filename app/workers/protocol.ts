@@ -55,6 +55,8 @@ export interface BenchAsked {
 export interface Benched {
   /** Stripes where the graphic is gone, clear elsewhere. */
   readonly lost: Uint8ClampedArray
+  /** The box around all stripes, in shares of the picture; undefined where there are none. */
+  readonly around?: Box
   readonly comes: Uint8ClampedArray
   readonly solid: Uint8ClampedArray
   /** Codes by which its edges are brighter or darker than meant; undefined where that cannot be judged. */

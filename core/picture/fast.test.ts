@@ -1,11 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { execFileSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { random } from '../../testing/chains'
+import { SOAK } from '../../testing/soak'
 import { type Chroma, chromaKeyed, inPairs } from './chroma'
 import { drawnAtOnce } from './fast'
+import { KERNELS } from './kernels/kernels.generated'
 import { keyed, luma, matteTable, mixed } from './key'
 import { type Colour, type Pixels, plain } from './pixels'
 import { boxed, scaled } from './place'
@@ -32,6 +35,8 @@ const farthest = ({ data }: Pixels, formula: (i: number) => number): number => {
 }
 
 const SIXTEENTHS = fc.integer({ min: 0, max: 16 * 12 })
+
+const written = readFileSync(new URL('kernels/kernels.generated.ts', import.meta.url), 'utf8')
 
 describe('the fast ways', () => {
   it('of a mix are within one code of s new + (1 - s) old, for every pair of codes and every share of 1 to 50 frames', () => {
@@ -194,8 +199,12 @@ describe('the fast ways', () => {
     const plainly = layers()
     for (let times = 0; times < 3; times++) expect(drawnAtOnce(layers)).toEqual(plainly)
   })
-  it('are what their source compiles to', () => {
-    const written = readFileSync(new URL('kernels/kernels.generated.ts', import.meta.url), 'utf8')
+  it('were compiled from their source as it stands, and not touched since', () => {
+    const hash = (of: string): string => createHash('sha256').update(of).digest('hex')
+    expect(written).toContain(`Source ${hash(readFileSync(new URL('kernels/pixels.as', import.meta.url), 'utf8'))}\n`)
+    expect(written).toContain(`Result ${hash(KERNELS)} `)
+  })
+  it.runIf(SOAK)('are what their source compiles to', () => {
     // The compiler wants a process of its own: what other tests put in place of what Node.js has confuses it.
     const args = ['--import', 'tsx', fileURLToPath(new URL('../../scripts/kernels.ts', import.meta.url)), '--print']
     expect(execFileSync(process.execPath, args, { encoding: 'utf8' })).toBe(written)

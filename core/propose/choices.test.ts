@@ -35,7 +35,7 @@ function partsOf(written: Plan): Changeable[] {
 }
 
 describe('choices', () => {
-  it.each(sampled(plans, 20))('in "%s" are what they say', (_, written) => {
+  it.each(sampled(plans, 48))('in "%s" are what they say', (_, written) => {
     const checked = check(written)
     const before = new Set(checked.findings.map(({ key }) => key))
     for (const part of partsOf(written)) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, toRaw, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import type { Box, Cut, GraphicEntry } from '#core/document'
 import { type OverlayRow, standing, wordsOf } from '#core/features/keys'
 import type { Chroma, Keying, Scene } from '#core/picture'
@@ -28,6 +28,8 @@ const props = defineProps<{
   width: number
   shown: boolean
   matte: boolean
+  /** Said of what is striped, beside it. */
+  lost: string
   /** What is drawn around, where it is. */
   marking: Marking | undefined
 }>()
@@ -118,8 +120,9 @@ const bare = computed(() =>
 const drawPicture = inTurn(async () => {
   if (!props.picture || (props.matte && graphic.value)) return
   const [w, h] = size()
+  const { id } = props.row
   const bytes = await usePainter().draw(toRaw(patched(toRaw(props.picture))), bare.value, w, h)
-  if (!props.matte) show(canvas.value, bytes, w, h)
+  if (!props.matte && id === props.row.id) show(canvas.value, bytes, w, h)
 })
 /** A picture that is not there yet may be on its way, as while a server starts: it is asked for a few times more. */
 const [TRIES, AGAIN_MS] = [5, 1500]
@@ -142,6 +145,8 @@ const measure = inTurn(async () => {
           small: props.matte ? [w, h] : THUMB,
         })
       : undefined
+  // Another overlay is looked at by now: it is measured next.
+  if (row.id !== props.row.id) return
   clearTimeout(trying)
   if (benched) tries = 0
   else if (file && keying && tries++ < TRIES)
@@ -149,6 +154,7 @@ const measure = inTurn(async () => {
       drawPicture()
       measure()
     }, AGAIN_MS)
+  around.value = benched?.around
   emit('benched', benched, benched === undefined && file !== undefined && keying !== undefined)
   if (benched && props.matte && benched.solid.length === w * h * 4) show(canvas.value, benched.solid, w, h)
   if (!marks.value) return
@@ -172,12 +178,28 @@ watch(
   ([row], [before] = [] as never) => {
     if (props.width === 0) return
     // What is there belongs to another overlay.
-    if (before && row.id !== before.id) for (const old of [canvas.value, marks.value]) if (old) old.width = 0
+    if (before && row.id !== before.id) {
+      for (const old of [canvas.value, marks.value]) if (old) old.width = 0
+      around.value = undefined
+    }
     drawPicture()
     measure()
   },
   { immediate: true, flush: 'post' },
 )
+
+/** What is said of the stripes stands over them, or below where there is no room above. */
+const around = shallowRef<Box>()
+const TAG = 30
+const tag = computed(() => {
+  const box = props.lost && props.shown && !props.matte ? around.value : undefined
+  if (!box) return undefined
+  const above = box.y * height.value >= TAG
+  const left = `min(${Math.max(0, box.x) * 100}%, calc(100% - var(--tag)))`
+  return above
+    ? { left, bottom: `calc(${(1 - box.y) * 100}% + 6px)` }
+    : { left, top: `calc(${Math.min(0.9, box.y + box.h) * 100}% + 6px)` }
+})
 
 /** What is drawn around already. */
 const boxes = computed((): [string, Box][] => {
@@ -260,6 +282,7 @@ const style = ({ x, y, w, h }: Box) => ({
         :height="900 * share"
       />
     </svg>
+    <p class="tag small" role="status" :style="tag ?? { display: 'none' }">{{ lost }}</p>
     <template v-if="marking">
       <button
         v-for="([id, box], i) in boxes"
@@ -304,6 +327,18 @@ rect {
 }
 rect.title {
   stroke-dasharray: 12 8;
+}
+.tag {
+  --tag: 280px;
+  position: absolute;
+  margin: 0;
+  padding: 2px 8px;
+  border-radius: 3px;
+  background: #101218e0;
+  color: #cfc3f5;
+  font-weight: 650;
+  white-space: nowrap;
+  pointer-events: none;
 }
 .word {
   position: absolute;

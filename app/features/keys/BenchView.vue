@@ -331,6 +331,7 @@ const BY_TEMPLATE = ['K04', 'K05', 'K12', 'K13']
         :width="pictureWidth"
         :shown="shown"
         :matte="matte"
+        :lost="lostWords"
         :marking="marking"
         @benched="tell"
         @boxed="boxed"
@@ -349,7 +350,7 @@ const BY_TEMPLATE = ['K04', 'K05', 'K12', 'K13']
           </button>
         </template>
         <template v-else>
-          <span class="quiet">{{
+          <span class="quiet what" :title="under?.photograph?.title">{{
             matte
               ? 'how solid it becomes'
               : under
@@ -379,8 +380,7 @@ const BY_TEMPLATE = ['K04', 'K05', 'K12', 'K13']
             {{ matte ? 'the picture' : 'the matte' }} <span class="key">X</span>
           </button>
         </template>
-        <span class="lost" role="status">{{ shown && !matte ? lostWords : '' }}</span>
-        <span class="quiet">safe 93 / 90&nbsp;%</span>
+        <span class="quiet safe">safe 93 / 90&nbsp;%</span>
       </p>
       <SlideStrip
         v-if="slides.length > 1"
@@ -528,20 +528,25 @@ const BY_TEMPLATE = ['K04', 'K05', 'K12', 'K13']
 }
 .under {
   display: flex;
-  flex-wrap: wrap;
   gap: 4px 14px;
-  margin: 6px 0 0;
+  margin: 4px 0 0;
   align-items: center;
+}
+.what {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .link {
   color: var(--chosen);
   min-height: 24px;
   padding: 0;
+  white-space: nowrap;
 }
-.lost {
-  flex: 1;
-  text-align: right;
-  color: var(--quality);
+.safe {
+  margin-left: auto;
+  white-space: nowrap;
 }
 .bring {
   margin: 14px 0 0;
@@ -576,6 +581,7 @@ h3 {
 .file {
   display: flex;
   gap: 10px;
+  align-items: center;
 }
 .file .link {
   white-space: nowrap;
@@ -628,6 +634,9 @@ figure canvas {
   background: #000;
 }
 @media (max-width: 1100px) {
+  .under {
+    flex-wrap: wrap;
+  }
   aside {
     grid-column: 1 / -1;
     border-left: 0;

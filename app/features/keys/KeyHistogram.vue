@@ -20,7 +20,7 @@ const props = defineProps<{
 const emit = defineEmits<{ moved: [cut: { clip: number; gain: number }]; done: [] }>()
 
 const WIDTH = 704
-const HEIGHT = 156
+const HEIGHT = 138
 const TOP = 14
 const BARS = 64
 const PER_BAR = 256 / BARS

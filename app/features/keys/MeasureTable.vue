@@ -30,12 +30,14 @@ defineProps<{ measures: readonly Measure[] }>()
 <style scoped>
 table {
   width: 100%;
+  max-width: 460px;
   border-collapse: collapse;
 }
 th {
   text-align: left;
+  font-size: 14px;
   font-weight: 400;
-  padding: 4px 6px 4px 0;
+  padding: 3px 6px 3px 0;
 }
 thead th {
   color: var(--quiet);
@@ -47,7 +49,9 @@ tbody {
   border-top: 1px solid var(--line);
 }
 td {
-  padding: 4px 6px 4px 0;
+  padding: 3px 6px 3px 0;
+  font-size: 13px;
+  line-height: 20px;
   white-space: nowrap;
   vertical-align: top;
 }

@@ -174,7 +174,7 @@ function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
     ...(seen
       ? [
           {
-            name: 'Contrast, photographed',
+            name: 'Contrast, measured',
             now: `${figure(seen.contrast)} : 1`,
             good: `> ${LIMITS.contrastGood}`,
             bad: seen.contrast < LIMITS.contrast && (contrast ?? 0) < LIMITS.contrast,

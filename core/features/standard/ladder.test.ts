@@ -9,7 +9,7 @@ import { build, shapes } from '../../../testing/random'
 import { SOAK } from '../../../testing/soak'
 import { type Rung, ladder } from './ladder'
 
-const PLANS = SOAK ? 200 : 50
+const PLANS = SOAK ? 200 : 20
 
 const rung = (rungs: readonly Rung[], label: string): Rung => {
   const found = rungs.find(candidate => candidate.label === label)

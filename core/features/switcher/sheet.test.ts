@@ -68,7 +68,7 @@ function* flips(plan: Plan): Generator<[string, Plan]> {
 }
 
 /** Of all plans every so many-th. */
-const EVERY = SOAK ? 1 : 96
+const EVERY = SOAK ? 1 : 192
 
 /** Looks and overlays of a plan, each field altered. */
 function* lookFlips(plan: Plan): Generator<[string, Plan]> {
