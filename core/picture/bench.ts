@@ -48,13 +48,14 @@ export function fringe(graphic: Graphic, { way, cut, sends, misread, weights }: 
   const straight = way === 'linear' && sends === 'straight'
   const { data } = graphic
   const sums = new Float64Array(9)
+  const sent = new Uint8Array(3)
   let soft = 0
   for (let i = 0; i < data.length; i += 4) {
     if (data[i + 3] === 0 || data[i + 3] === 255) continue
     const alpha = data[i + 3]! / 255
     if (alpha <= 0.05 || alpha >= 0.95 || Math.max(data[i]!, data[i + 1]!, data[i + 2]!) < 20) continue
     soft++
-    const sent = [0, 1, 2].map(c => (straight ? data[i + c]! : Math.floor(data[i + c]! * alpha + 0.5)))
+    for (let c = 0; c < 3; c++) sent[c] = straight ? data[i + c]! : Math.floor(data[i + c]! * alpha + 0.5)
     const a = table[way === 'linear' ? data[i + 3]! : luma(sent[0]!, sent[1]!, sent[2]!, weights)]!
     for (let c = 0; c < 3; c++)
       for (let g = 0; g < 3; g++) {

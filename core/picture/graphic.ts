@@ -26,10 +26,10 @@ export function onBlack({ width, height, data }: Graphic): Pixels {
 }
 
 /** The colour alone. */
-export function asStraight({ width, height, data }: Graphic): Pixels {
-  const to = plain(width, height)
-  for (let i = 0; i < data.length; i += 4) for (let c = 0; c < 3; c++) to.data[i + c] = data[i + c]!
-  return to
+export function asStraight({ width, height, data, opaque }: Graphic): Pixels {
+  const to = data.slice()
+  if (!opaque) for (let i = 3; i < to.length; i += 4) to[i] = 255
+  return { width, height, data: to }
 }
 
 /** How solid it is, as a picture in greys: the key signal. */
@@ -83,13 +83,17 @@ export function seenTruth(picture: Pixels): { readonly truth: Uint8Array; readon
   const { width, height, data } = picture
   const ground = groundOf(picture)
   const truth = new Uint8Array(width * height).fill(HOLE)
-  for (let p = 0; p < truth.length; p++)
-    for (let c = 0; c < 3; c++) if (Math.abs(data[p * 4 + c]! - ground[c]!) > UNLIKE) truth[p] = SEEN
-  const open: number[] = []
+  const [red, green, blue] = ground
+  const unlike = (code: number, of: number): boolean => code - of > UNLIKE || of - code > UNLIKE
+  for (let p = 0, i = 0; p < truth.length; p++, i += 4)
+    if (unlike(data[i]!, red) || unlike(data[i + 1]!, green) || unlike(data[i + 2]!, blue)) truth[p] = SEEN
+  // Each pixel is reached once at most.
+  const open = new Int32Array(truth.length)
+  let waiting = 0
   const reach = (p: number) => {
     if (truth[p] !== HOLE) return
     truth[p] = GROUND
-    open.push(p)
+    open[waiting++] = p
   }
   for (let x = 0; x < width; x++) {
     reach(x)
@@ -99,7 +103,8 @@ export function seenTruth(picture: Pixels): { readonly truth: Uint8Array; readon
     reach(y * width)
     reach(y * width + width - 1)
   }
-  for (let p = open.pop(); p !== undefined; p = open.pop()) {
+  while (waiting > 0) {
+    const p = open[--waiting]!
     const x = p % width
     if (x > 0) reach(p - 1)
     if (x < width - 1) reach(p + 1)

@@ -2,13 +2,16 @@ import { keyBytes, mixBytes } from './fast'
 import { type Pixels, plain } from './pixels'
 
 /** Shares of red, green and blue in brightness, 1/65536: BT.709 .2126 .7152 .0722, and BT.601 .299 .587 .114 for SD. */
-export const LUMA = { 709: [13_933, 46_871, 4732], 601: [19_595, 38_470, 7471] } as const
+const BT709 = [13_933, 46_871, 4732] as const
+const BT601 = [19_595, 38_470, 7471] as const
+export const LUMA = { 709: BT709, 601: BT601 } as const
 export type Weights = keyof typeof LUMA
 
 /** Brightness Y' of a pixel in full-range codes: (13933 R + 46871 G + 4732 B + 32768) >> 16 by BT.709, 0 .. 255. */
 export function luma(r: number, g: number, b: number, by: Weights = 709): number {
-  const [red, green, blue] = LUMA[by]
-  return (red * r + green * g + blue * b + 32768) >> 16
+  // Looked up by its number it takes ten times as long.
+  const of = by === 601 ? BT601 : BT709
+  return (of[0] * r + of[1] * g + of[2] * b + 32768) >> 16
 }
 
 /** What an input takes values for that are not so: narrow ones for full, or full ones for narrow. */
