@@ -87,29 +87,22 @@ export function seenTruth(picture: Pixels): { readonly truth: Uint8Array; readon
   const unlike = (code: number, of: number): boolean => code - of > UNLIKE || of - code > UNLIKE
   for (let p = 0, i = 0; p < truth.length; p++, i += 4)
     if (unlike(data[i]!, red) || unlike(data[i + 1]!, green) || unlike(data[i + 2]!, blue)) truth[p] = SEEN
-  // Each pixel is reached once at most.
-  const open = new Int32Array(truth.length)
-  let waiting = 0
-  const reach = (p: number) => {
-    if (truth[p] !== HOLE) return
-    truth[p] = GROUND
-    open[waiting++] = p
+  // Row by row: whole stretches of ground, and where others begin above and below them.
+  const open: number[] = []
+  for (let x = 0; x < width; x++) open.push(x, (height - 1) * width + x)
+  for (let y = 0; y < height; y++) open.push(y * width, y * width + width - 1)
+  const reach = (from: number, to: number): void => {
+    for (let p = from; p < to; p++) if (truth[p] === HOLE && (p === from || truth[p - 1] !== HOLE)) open.push(p)
   }
-  for (let x = 0; x < width; x++) {
-    reach(x)
-    reach((height - 1) * width + x)
-  }
-  for (let y = 0; y < height; y++) {
-    reach(y * width)
-    reach(y * width + width - 1)
-  }
-  while (waiting > 0) {
-    const p = open[--waiting]!
-    const x = p % width
-    if (x > 0) reach(p - 1)
-    if (x < width - 1) reach(p + 1)
-    if (p >= width) reach(p - width)
-    if (p + width < truth.length) reach(p + width)
+  for (let p = open.pop(); p !== undefined; p = open.pop()) {
+    if (truth[p] !== HOLE) continue
+    const row = p - (p % width)
+    let [from, to] = [p, p + 1]
+    while (from > row && truth[from - 1] === HOLE) from--
+    while (to < row + width && truth[to] === HOLE) to++
+    truth.fill(GROUND, from, to)
+    if (row > 0) reach(from - width, to - width)
+    if (row + width < truth.length) reach(from + width, to + width)
   }
   return { truth, ground }
 }

@@ -4,7 +4,7 @@ import { CLEAR, type Patch, patches } from '../../testing/graphics'
 import { fringe, laidOver, lostPixels, solidityOf } from './bench'
 import { cellsOf, cellsText, pixelsIn, readCells } from './cells'
 import { contrast, guaranteed, lettering, luminance } from './contrast'
-import { type Graphic, groundOf, meant, sentAs, straightPixels } from './graphic'
+import { type Graphic, groundOf, meant, seenTruth, sentAs, straightPixels } from './graphic'
 import { chromaKeyed } from './chroma'
 import { keyed, luma, matteTable } from './key'
 import { type Way, findSetting, measured } from './measure'
@@ -62,6 +62,36 @@ function byPixels(graphic: Graphic, way: Way, clip: number, gain: number, invert
 }
 
 describe('graphics', () => {
+  it('that are opaque: ground is what is like it and reaches the edge, step by step', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 12 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.array(fc.boolean(), { minLength: 144, maxLength: 144 }),
+        (width, height, bright) => {
+          const data = new Uint8ClampedArray(width * height * 4).map((_, i) =>
+            i % 4 === 3 || bright[i >> 2] ? 255 : 4,
+          )
+          const { truth, ground } = seenTruth({ width, height, data })
+          const expected = Array.from(truth, (_, p) => (Math.abs(data[p * 4]! - ground[0]) > 8 ? 255 : 127))
+          const open = (p: number): boolean => {
+            const [x, y] = [p % width, Math.floor(p / width)]
+            if (x === 0 || y === 0 || x === width - 1 || y === height - 1) return true
+            return [p - 1, p + 1, p - width, p + width].some(beside => expected[beside] === 0)
+          }
+          for (let changed = true; changed;) {
+            changed = false
+            expected.forEach((value, p) => {
+              if (value !== 127 || !open(p)) return
+              expected[p] = 0
+              changed = true
+            })
+          }
+          expect([...truth]).toEqual(expected)
+        },
+      ),
+      { numRuns: 300 },
+    ))
   it('are counted by brightness and solidity, and come back from their text', () =>
     fc.assert(
       fc.property(anyGraphic, graphic => {
