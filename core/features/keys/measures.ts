@@ -178,7 +178,7 @@ function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
             now: `${figure(seen.contrast)} : 1`,
             good: `> ${LIMITS.contrastGood}`,
             bad: seen.contrast < LIMITS.contrast && (contrast ?? 0) < LIMITS.contrast,
-            why: `least over ${seen.photograph.title}, of ${photographs.length}${seen.moving ? `, while it comes from ${EDGE_WORDS[seen.moving]}` : ''}`,
+            why: `${photographs.length === 1 ? `over ${seen.photograph.title}` : `least over ${seen.photograph.title}, of ${photographs.length} photographs`}${seen.moving ? `, while it comes from ${EDGE_WORDS[seen.moving]}` : ''}`,
           },
         ]
       : []),
