@@ -13,7 +13,7 @@ import {
   fringe,
   lightOf,
   lightText,
-  lostPixels,
+  lossOf,
   meant,
   readCells,
   reduced,
@@ -35,7 +35,7 @@ const holds = ({ x, y, w, h }: Box, across: number, down: number): boolean =>
 
 /** Stripes at the size of the picture where pixels of a graphic are marked, and the box around them. */
 function stripes(
-  marked: Uint8Array,
+  isMarked: (p: number) => boolean,
   from: Graphic,
   { box = WHOLE, mask = WHOLE, width, height }: BenchAsked,
 ): Pick<Benched, 'lost' | 'around'> {
@@ -47,7 +47,7 @@ function stripes(
       const [u, v] = [((column + 0.5) / width - x) / w, ((row + 0.5) / height - y) / h]
       if (!holds(mask, (column + 0.5) / width, (row + 0.5) / height)) continue
       if (u < 0 || v < 0 || u >= 1 || v >= 1 || (column + row) % OF >= STRIPE) continue
-      if (!marked[Math.floor(v * from.height) * from.width + Math.floor(u * from.width)]) continue
+      if (!isMarked(Math.floor(v * from.height) * from.width + Math.floor(u * from.width))) continue
       to.set(VIOLET, (row * width + column) * 4)
       ;[left, top, right, bottom] = [
         Math.min(left, column),
@@ -136,7 +136,8 @@ const painter: Painter = {
     const graphic = withSolid(found, asked.solid)
     const from = performance.now()
     if ('screen' in keying) {
-      const gone = stripes(chromaLost(graphic, meantOf(file, graphic), keying), graphic, asked)
+      const lost = chromaLost(graphic, meantOf(file, graphic), keying)
+      const gone = stripes(p => lost[p] === 1, graphic, asked)
       const shot = shownAs(file, graphic, 'straight', ...size)
       const [comes, solid] = [shot.data.slice(), chromaMatte(shot, keying).data]
       return transfer({ ...gone, comes, solid, ms: performance.now() - from }, [
@@ -146,7 +147,8 @@ const painter: Painter = {
       ])
     }
     const edge = fringe(graphic, keying)
-    const gone = stripes(lostPixels(meantOf(file, graphic, keying.weights), keying), graphic, asked)
+    const seen = graphic.opaque ? meantOf(file, graphic, keying.weights) : undefined
+    const gone = stripes(lossOf(graphic, keying, seen), graphic, asked)
     const comes = shownAs(file, graphic, fillAs(keying), ...size).data.slice()
     const solid = solidityOf(shownAs(file, graphic, keying.way === 'linear' ? 'key' : 'on black', ...size), keying).data
     return transfer(

@@ -1,5 +1,5 @@
 import type { Cut, FillKind } from '#core/document'
-import { type Graphic, type meant, sentAs } from './graphic'
+import { type Graphic, meant, overBlack, sentAs } from './graphic'
 import { type Misread, type Weights, keyed, luma, matteOf, matteTable } from './key'
 import type { Way } from './measure'
 import type { Pixels } from './pixels'
@@ -55,7 +55,7 @@ export function fringe(graphic: Graphic, { way, cut, sends, misread, weights }: 
     const alpha = data[i + 3]! / 255
     if (alpha <= 0.05 || alpha >= 0.95 || Math.max(data[i]!, data[i + 1]!, data[i + 2]!) < 20) continue
     soft++
-    for (let c = 0; c < 3; c++) sent[c] = straight ? data[i + c]! : Math.floor(data[i + c]! * alpha + 0.5)
+    for (let c = 0; c < 3; c++) sent[c] = straight ? data[i + c]! : overBlack(data[i + c]!, data[i + 3]!)
     const a = table[way === 'linear' ? data[i + 3]! : luma(sent[0]!, sent[1]!, sent[2]!, weights)]!
     for (let c = 0; c < 3; c++)
       for (let g = 0; g < 3; g++) {
@@ -67,13 +67,28 @@ export function fringe(graphic: Graphic, { way, cut, sends, misread, weights }: 
   return sums.reduce((worst, sum) => (Math.abs(sum / soft) > Math.abs(worst) ? sum / soft : worst), 0)
 }
 
-/** Where a graphic is lost: 1 a pixel that is meant to be seen and becomes less than half as solid, else 0. */
-export function lostPixels({ y, truth }: ReturnType<typeof meant>, { way, cut, misread }: Keying): Uint8Array {
+/**
+ * Tells of a pixel, by its index, whether it is lost: it is meant to be seen, and becomes less than half as solid. `seen` is
+ * what is meant of an opaque graphic, where that is known already.
+ */
+export function lossOf(
+  graphic: Graphic,
+  { way, cut, misread, weights }: Keying,
+  seen: ReturnType<typeof meant> | undefined = graphic.opaque ? meant(graphic, weights) : undefined,
+): (p: number) => boolean {
   const table = matteTable(cut.clip, cut.gain, cut.invert, misread)
-  const found = new Uint8Array(truth.length)
-  for (let p = 0; p < found.length; p++) {
-    const solid = truth[p]!
-    if (solid > 127 && table[way === 'linear' ? solid : y[p]!]! < solid / 510) found[p] = 1
+  const isLost = (solid: number, code: number): boolean => table[code]! < solid / 510
+  if (seen)
+    return p => {
+      const solid = seen.truth[p]!
+      return solid > 127 && isLost(solid, way === 'linear' ? solid : seen.y[p]!)
+    }
+  const { data } = graphic
+  return p => {
+    const solid = data[p * 4 + 3]!
+    if (solid <= 127) return false
+    if (way === 'linear') return isLost(solid, solid)
+    const sent = (channel: number): number => overBlack(data[p * 4 + channel]!, solid)
+    return isLost(solid, luma(sent(0), sent(1), sent(2), weights))
   }
-  return found
 }

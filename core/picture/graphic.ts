@@ -11,16 +11,18 @@ export interface Graphic extends Pixels {
   readonly sure?: readonly Region[]
 }
 
-/** The colour weighted by how solid it is, over black, rounded half up: what a page on black looks like. */
+/** A code weighted by how solid it is, over black, rounded half up. */
+export const overBlack = (code: number, solid: number): number => Math.floor((code * solid) / 255 + 0.5)
+
+/** The colour weighted by how solid it is: what a page on black looks like. */
 export function onBlack({ width, height, data }: Graphic): Pixels {
   const to = plain(width, height)
   for (let i = 0; i < data.length; i += 4) {
     const a = data[i + 3]!
     if (a === 0) continue
-    // The array rounds to the nearest, and there is no half: the product is whole.
-    to.data[i] = (data[i]! * a) / 255
-    to.data[i + 1] = (data[i + 1]! * a) / 255
-    to.data[i + 2] = (data[i + 2]! * a) / 255
+    to.data[i] = overBlack(data[i]!, a)
+    to.data[i + 1] = overBlack(data[i + 1]!, a)
+    to.data[i + 2] = overBlack(data[i + 2]!, a)
   }
   return to
 }

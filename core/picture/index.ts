@@ -1,4 +1,4 @@
-export { type Keying, fillAs, fringe, lostPixels, solidityOf } from './bench'
+export { type Keying, fillAs, fringe, lossOf, solidityOf } from './bench'
 export { type Cells, cellsOf, cellsText, pixelsIn, readCells, summed } from './cells'
 export {
   type Chroma,

@@ -41,6 +41,8 @@ const emit = defineEmits<{
 const graphic = computed(() => props.graphic)
 const height = computed(() => Math.round((props.width * 9) / 16))
 const canvas = ref<HTMLCanvasElement>()
+/** Black is a picture too: what has not been drawn yet must not look like it. */
+const there = ref(false)
 const marks = ref<HTMLCanvasElement>()
 
 /** A source shows the picture that is looked at, not the first of its set. */
@@ -122,7 +124,9 @@ const drawPicture = inTurn(async () => {
   const [w, h] = size()
   const { id } = props.row
   const bytes = await usePainter().draw(toRaw(patched(toRaw(props.picture))), bare.value, w, h)
-  if (!props.matte && id === props.row.id) show(canvas.value, bytes, w, h)
+  if (props.matte || id !== props.row.id) return
+  show(canvas.value, bytes, w, h)
+  there.value = true
 })
 /** A picture that is not there yet may be on its way, as while a server starts: it is asked for a few times more. */
 const [TRIES, AGAIN_MS] = [5, 1500]
@@ -156,7 +160,10 @@ const measure = inTurn(async () => {
     }, AGAIN_MS)
   around.value = benched?.around
   emit('benched', benched, benched === undefined && file !== undefined && keying !== undefined)
-  if (benched && props.matte && benched.solid.length === w * h * 4) show(canvas.value, benched.solid, w, h)
+  if (benched && props.matte && benched.solid.length === w * h * 4) {
+    show(canvas.value, benched.solid, w, h)
+    there.value = true
+  }
   if (!marks.value) return
   if (benched && !props.matte && props.shown) show(marks.value, benched.lost, w, h)
   else marks.value.width = 0
@@ -181,6 +188,7 @@ watch(
     if (before && row.id !== before.id) {
       for (const old of [canvas.value, marks.value]) if (old) old.width = 0
       around.value = undefined
+      there.value = false
     }
     drawPicture()
     measure()
@@ -262,7 +270,8 @@ const style = ({ x, y, w, h }: Box) => ({
 <template>
   <div
     class="picture"
-    :class="{ marking }"
+    :class="{ marking, there }"
+    :aria-busy="!there && picture !== undefined"
     :style="{ width: `${width}px`, height: `${height}px` }"
     @pointerdown="begin"
     @pointermove="go"
@@ -303,9 +312,12 @@ const style = ({ x, y, w, h }: Box) => ({
 <style scoped>
 .picture {
   position: relative;
-  background: #000;
+  background: var(--line);
   border-radius: 3px;
   overflow: hidden;
+}
+.picture.there {
+  background: #000;
 }
 .picture.marking {
   cursor: crosshair;

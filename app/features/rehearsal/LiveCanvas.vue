@@ -4,6 +4,8 @@ import { ref } from 'vue'
 /** A canvas that whoever owns it paints: the bytes of a picture, or a picture from the graphics processor. */
 const props = defineProps<{ width: number; label: string }>()
 const canvas = ref<HTMLCanvasElement>()
+/** Black is a picture too: what has not been drawn yet must not look like it. */
+const drawn = ref(false)
 function paint(picture: Uint8ClampedArray | ImageBitmap, width: number): void {
   const to = canvas.value
   const height = Math.round((width * 9) / 16)
@@ -19,6 +21,7 @@ function paint(picture: Uint8ClampedArray | ImageBitmap, width: number): void {
     on.drawImage(picture, 0, 0)
     picture.close()
   }
+  drawn.value = true
 }
 defineExpose({ paint, width: () => props.width })
 </script>
@@ -26,6 +29,8 @@ defineExpose({ paint, width: () => props.width })
 <template>
   <canvas
     ref="canvas"
+    :class="{ drawn }"
+    :aria-busy="!drawn"
     role="img"
     :aria-label="label"
     :style="{ width: `${width}px`, height: `${Math.round((width * 9) / 16)}px` }"
@@ -35,7 +40,10 @@ defineExpose({ paint, width: () => props.width })
 <style scoped>
 canvas {
   display: block;
-  background: #000;
+  background: var(--line);
   border-radius: 3px;
+}
+canvas.drawn {
+  background: #000;
 }
 </style>

@@ -69,22 +69,10 @@ function layer(lines: readonly Line[], labels: readonly string[], k: number, far
   }
 }
 
-/** From the least to the most that each line may take. */
+/** From what each line typically takes to the most that it may. */
 function ranges(lines: readonly Line[], labels: readonly string[], { colour }: Drawn) {
   const ends = lines.map(({ on }) => colour(on ? '--chosen' : '--text'))
   return [
-    {
-      type: 'scatter',
-      mode: 'markers',
-      x: lines.map(({ total }) => total.min),
-      y: labels,
-      marker: {
-        size: 9,
-        symbol: 'line-ns',
-        line: { width: 1.5, color: lines.map(({ sound }) => colour(sound ? '--text' : '--ground')) },
-      },
-      hoverinfo: 'skip',
-    },
     {
       type: 'scatter',
       mode: 'markers',
@@ -106,6 +94,16 @@ function ranges(lines: readonly Line[], labels: readonly string[], { colour }: D
     },
   ]
 }
+
+/** The least that a line may take, as a tick under its bar, where it is in the way of no words. */
+const least = (x: number, i: number, colour: Drawn['colour']) => ({
+  type: 'line',
+  x0: x,
+  x1: x,
+  y0: i - 0.45,
+  y1: i - 0.31,
+  line: { width: 1.5, color: colour('--text') },
+})
 
 /** A bar for each picture by hop with its range, the sounds under them, and the window hung at the sound of the chosen one. */
 export function timeChart(drawn: Drawn) {
@@ -146,7 +144,10 @@ export function timeChart(drawn: Drawn) {
       bargap: 0.36,
       showlegend: false,
       margin: { l: 150, r: 20, t: 26, b: 44 },
-      shapes: heard ? [{ ...band, fillcolor: colour('--chosen'), line: { width: 0 } }] : [],
+      shapes: [
+        ...(heard ? [{ ...band, fillcolor: colour('--chosen'), line: { width: 0 } }] : []),
+        ...lines.map(({ total }, i) => least(total.min, i, colour)),
+      ],
       annotations: heard ? [{ ...words, x: (from + to) / 2, text: `pictures that fit ${heard.name}` }] : [],
       xaxis: {
         title: { text: 'later, ms', standoff: 6, font: { size: 13 } },
