@@ -40,10 +40,7 @@ const rehearser: Rehearser = {
     const number = Math.floor(tick / frame)
     const made = wanted.map(({ sink, source, width, still, at }) => {
       const height = Math.round((width * 9) / 16)
-      const picture =
-        source !== undefined
-          ? ({ of: 'source', device: source, port: 'out' } as const)
-          : session!.pictureOf(sink!, at ?? tick)
+      const picture = source !== undefined ? session!.sourceOf(source, tick) : session!.pictureOf(sink!, at ?? tick)
       const now = at === undefined ? number : Math.floor(at / frame)
       const shown = {
         scenes,

@@ -328,6 +328,26 @@ export function shownIn(picture: Picture, as: Shown['as'] = 'background', key?: 
   return []
 }
 
+/** What a source sends as it is laid over something in a picture: its graphic, on its way and all; undefined where it is not. */
+export function laidIn(picture: Picture, device: string): Extract<Picture, { of: 'source' }> | undefined {
+  const inner =
+    picture.of === 'mix'
+      ? picture.layers.filter(({ share }) => share !== 0)
+      : picture.of === 'tiles'
+        ? picture.tiles
+        : picture.of === 'held'
+          ? [picture]
+          : []
+  for (const one of inner) {
+    const { picture: source } = one
+    const isKey = 'as' in one && one.as === 'key'
+    if (isKey && source.of === 'source' && source.device === device && source.graphic) return source
+    const found = laidIn(source, device)
+    if (found) return found
+  }
+  return undefined
+}
+
 /** Why no picture of this kind may be on air, whatever was meant; undefined where nothing is against it. */
 export function unfitIn(picture: Picture): 'lost' | 'moving' | 'pre-roll' | 'over' | 'loading' | 'empty' | undefined {
   switch (picture.of) {

@@ -4,6 +4,7 @@ export { TICKS_PER_MS, TICKS_PER_S, frameTicks } from './clock'
 export {
   fillInput,
   keyInput,
+  laidIn,
   linkTo,
   makesGraphics,
   pictureAt,

@@ -2,7 +2,7 @@ import { type DeviceNode, type Traced, delayMs, socketKey, runInto } from '#core
 import { FOLLOW_FADE_MS, LOSS, mixOf, prerollFramesOf } from '#core/catalog'
 import { type Content, type LinkEnd, own } from '#core/document'
 import { type Clock, TICKS_PER_MS, TICKS_PER_S, boundary, frameAt, frameTicks, seenFrom } from './clock'
-import { pictureAt } from './compose'
+import { pictureAt, pictureFrom } from './compose'
 import type { Picture } from './tree'
 import { Gaps } from './gaps'
 import { followed, levelsBy } from './heard'
@@ -362,6 +362,13 @@ export class Rehearsal {
   /** What an input shows at a tick. */
   seen(end: LinkEnd, tick: number): Picture {
     return pictureAt(this.traced, this.seeing(tick - this.linkTicks(end), tick), end)
+  }
+
+  /** What comes out of a source at a tick: nothing while it has no power. */
+  sent(end: LinkEnd, tick: number): Picture {
+    return this.gaps.since([end.device], tick) === undefined
+      ? pictureFrom(this.traced, this.seeing(tick, tick), end)
+      : { of: 'none', lost: 'black' }
   }
 
   /** The newest frame of a switcher that has left by a tick. */

@@ -46,6 +46,28 @@ describe('a rehearsal', () => {
     expect(shown[1]!.wrong).toBeGreaterThan(0)
     expect(shown[1]!.wrong).toBeLessThanOrEqual(4)
   })
+  it('shows beside a source what it sends: the graphic that is laid over the picture, on its way too, and none without power', () => {
+    const plan = demo('observatory-quiz')
+    const moving = applyEdits(plan, [{ do: 'set', at: ['overlays', 'score', 'comesFrom'], value: 'left' }])
+    if (!moving.ok) throw new Error(moving.problem.path)
+    const session = new Session(moving.value.plan)
+    const sent = (second: number) => session.sourceOf('graphics', second * SECOND)
+    // Title and score come from the same computer: at first the title is lit, then the score.
+    expect(sent(1)).toMatchObject({ of: 'source', port: 'fill', graphic: { file: plan.graphics.evening!.file } })
+    expect(session.take({ look: 'asked' }, 2 * SECOND)).toBe(true)
+    expect(sent(6)).toMatchObject({ graphic: { file: plan.graphics.tables!.file } })
+    expect(sent(6)).not.toHaveProperty('comes')
+    // Half a second it takes to come in from its edge: somewhere in between it is neither outside nor there.
+    const shares = Array.from({ length: 100 }, (_, i) => sent(2 + i / 50)).flatMap(one =>
+      one.of === 'source' && one.comes ? [one.comes.share] : [],
+    )
+    expect(shares.length).toBeGreaterThan(10)
+    expect(shares).toEqual([...shares].sort((a, b) => a - b))
+    session.event('graphics', { power: 'off' }, 7 * SECOND)
+    expect(sent(8)).toEqual({ of: 'none', lost: 'black' })
+    expect(session.sourceOf('wide', 8 * SECOND)).toMatchObject({ of: 'source', device: 'wide' })
+    expect(session.sourceOf('wide', 8 * SECOND)).not.toHaveProperty('graphic')
+  })
   it('sends nothing after a press that was lost: what is on air stays, and the next try goes through', () => {
     const session = new Session(demo('harbour-robotics-cup'))
     session.lose(true)

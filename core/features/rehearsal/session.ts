@@ -29,6 +29,7 @@ import {
   happeningsOf,
   isDark,
   judgedSinks,
+  laidIn,
   momentsOf,
   pictureAt,
   planTake,
@@ -317,6 +318,20 @@ export class Session {
   pictureOf(sink: number, tick: number): Picture {
     const at = (when: number): Picture => this.rehearsal.seen(this.ends[sink]!, when)
     return withComing(this.traced.plan, at(tick), s => at(tick - Math.round(s * TICKS_PER_S)))
+  }
+
+  /** What a source sends at a tick; while a graphic of it is laid over a picture, that one, as it is on its way. */
+  sourceOf(device: string, tick: number): Picture {
+    const runs = this.traced.runs.filter(({ beside, origin }) => !beside && origin?.device === device)
+    const { origin } = runs.find(one => one.origin?.port !== 'key') ?? runs[0] ?? {}
+    const sent = this.rehearsal.sent({ device, port: origin?.port ?? 'out' }, tick)
+    if (sent.of !== 'source' || sent.content === 'full' || sent.content === 'blank') return sent
+    if (!Object.values(this.traced.plan.overlays).some(({ fill, graphic }) => fill === device && graphic)) return sent
+    for (const i of this.ends.keys()) {
+      const laid = laidIn(this.pictureOf(i, tick), device)
+      if (laid) return laid
+    }
+    return sent
   }
 
   /** What is heard at a sink, loudest first: the devices that make it and how loud, 0 .. 1. */
