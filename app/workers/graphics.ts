@@ -3,16 +3,23 @@ import { readKeptPng } from '#shared/png'
 
 // Pictures of shows, fetched by their hash and decoded once; what a hash names never changes.
 
+type Decode = (file: Uint8Array) => Graphic | Promise<Graphic>
+let decode: Decode = readKeptPng
+/** Has them decoded elsewhere: by a worker of its own, where this one has frames to draw meanwhile. */
+export function decodeBy(other: Decode): void {
+  decode = other
+}
+
 const LOADING = new Map<string, Promise<Graphic | undefined>>()
 const LOADED = new Map<string, Graphic>()
 /** Some hundred MB of pixels at most. */
-const MOST = 24
+export const MOST = 24
 
 async function fetched(file: string): Promise<Graphic | undefined> {
   try {
     const answer = await fetch(`/api/pictures/${file}`)
     if (!answer.ok) return undefined
-    return readKeptPng(new Uint8Array(await answer.arrayBuffer()))
+    return await decode(new Uint8Array(await answer.arrayBuffer()))
   } catch {
     return undefined
   }

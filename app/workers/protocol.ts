@@ -5,7 +5,7 @@ import type { Judged } from '#core/features/board'
 import type { KeyerPlan } from '#core/features/keys'
 import type { Asked, Offer, Progress, Proposals } from '#core/features/patch'
 import type { Hand, Kept, Now, Planned, Session, Stage, Summary, Target } from '#core/features/rehearsal'
-import type { Chroma, ChromaSetting, ClipMeasure, Keying, Misread, Scene, Setting } from '#core/picture'
+import type { Chroma, ChromaSetting, ClipMeasure, Graphic, Keying, Misread, Scene, Setting } from '#core/picture'
 import type { Command, Picture, Event as RunEvent } from '#core/run'
 
 /** What the page shows of a checked plan. */
@@ -113,6 +113,11 @@ export interface Painter {
   ): Setting | undefined
   /** The best screen of a key by colour; undefined where nothing can be judged. */
   findScreen(overlay: Overlay, graphic: GraphicEntry): ChromaSetting | undefined
+}
+
+/** The worker that decodes pictures for one that draws. Rejects what is no picture. */
+export interface Decoder {
+  decode(file: Uint8Array): Graphic
 }
 
 /** A picture that a screen of the rehearsal wants: of a source, or of a sink by its place among the sinks. */

@@ -1,11 +1,16 @@
-import { expose, transfer } from 'comlink'
+import { expose, transfer, wrap } from 'comlink'
 import type { Plan } from '#core/document'
 import { Session, readKept } from '#core/features/rehearsal'
 import { TICKS_PER_S } from '#core/run'
-import { graphicNow } from './graphics'
+import { decodeBy, graphicNow, graphicOf, MOST } from './graphics'
 import { GlPainter } from './gl/painter'
 import { drawnBy, sourcesOf } from './sources'
-import type { Rehearser } from './protocol'
+import type { Decoder, Rehearser } from './protocol'
+
+const decoder = wrap<Decoder>(
+  new Worker(new URL('./decode.worker.ts', import.meta.url), { type: 'module', name: 'decode' }),
+)
+decodeBy(file => decoder.decode(transfer(file, [file.buffer])))
 
 let session: Session | undefined
 let held: Plan | undefined
@@ -19,6 +24,8 @@ const rehearser: Rehearser = {
   open(plan, moment, seed) {
     held = plan
     session = new Session(plan, moment, seed)
+    // All are there before a look wants them.
+    for (const { file } of Object.values(plan.graphics).slice(0, MOST)) void graphicOf(file)
     return session.stage
   },
   press: (device, command, tick, hand, meant) => session?.press(device, command, tick, hand, meant),
