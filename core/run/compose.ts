@@ -12,7 +12,7 @@ import {
 import { type DeviceNode, type Traced, gathers, isSwitcher, runInto, pointedAt, weightsOf } from '#core/chain'
 import { BLACK, type Content, type LinkEnd, type Overlay, cutOf, own, screenOf } from '#core/document'
 import { fact } from '#core/kernel'
-import { type MixState, type Seeing, type ShowState, atRest } from './state'
+import { type MixState, type Seeing, type ShowState, atRest, mixerNodes } from './state'
 import { storesOf } from './stores'
 import type { Layer, Picture, Tile } from './tree'
 
@@ -32,13 +32,30 @@ export function pictureAt(
 export const NONE: Picture = { of: 'none' }
 const DARK: Picture = { of: 'black' }
 
-/** By source: the overlay whose graphic it sends to be cut out, of several the first. It is that, with its ground, wherever its own picture is seen. */
-const pagesFact = fact<Traced, ReadonlyMap<string, Overlay>>('pages to be keyed', ({ plan }) => {
-  const sorted = Object.values(plan.overlays)
-    .filter(({ kind, graphic }) => (kind === 'luma' || kind === 'linear') && own(plan.graphics, graphic))
-    .sort((a, b) => b.order - a.order)
-  return new Map(sorted.map(overlay => [overlay.fill, overlay]))
+type Page = readonly [overlay: string, Overlay]
+
+/** By source: the overlays whose graphics it sends to be cut out, in their order. It is the first, with its ground, wherever its own picture is seen. */
+const pagesFact = fact<Traced, ReadonlyMap<string, readonly Page[]>>('pages to be keyed', ({ plan }) => {
+  const found = new Map<string, Page[]>()
+  for (const page of Object.entries(plan.overlays).sort(([, a], [, b]) => a.order - b.order)) {
+    const [, { kind, fill, graphic }] = page
+    if ((kind === 'luma' || kind === 'linear') && own(plan.graphics, graphic))
+      found.set(fill, [...(found.get(fill) ?? []), page])
+  }
+  return found
 })
+
+/** On a multiview a source of several pages is seen with the one that is lit. */
+function asLit(traced: Traced, seeing: Seeing, picture: Picture): Picture {
+  if (picture.of !== 'source' || picture.content !== undefined || !picture.graphic) return picture
+  const pages = (traced.ask(pagesFact).get(picture.device) ?? []).filter(
+    ([, { output }]) => (output ?? picture.port) === picture.port,
+  )
+  if (pages.length < 2) return picture
+  const lit = new Set(mixerNodes(traced).flatMap(({ id }) => Object.values(seeing.mixer(id)?.keys ?? {})))
+  const page = pages.find(([id]) => lit.has(id))
+  return page ? worded(traced, picture, page[1], 'fill') : picture
+}
 
 /** What an output carries in a state. */
 export function pictureFrom(
@@ -55,7 +72,7 @@ export function pictureFrom(
     const content = seeing.content(device, port)
     const clip = seeing.clip?.(device)
     const preset = seeing.preset(device)
-    const page = content === undefined && port !== 'key' ? traced.ask(pagesFact).get(device) : undefined
+    const page = content === undefined && port !== 'key' ? traced.ask(pagesFact).get(device)?.[0]?.[1] : undefined
     const source: Picture = {
       of: 'source',
       device,
@@ -290,7 +307,7 @@ const inputTiles = (traced: Traced, seeing: Seeing, node: DeviceNode, through: r
     .map(([port, row]) => ({
       port,
       label: own(node.device.ports, port)?.label ?? String(row.number ?? row.title),
-      picture: pictureAt(traced, seeing.into(node.id, port), { device: node.id, port }, through),
+      picture: asLit(traced, seeing, pictureAt(traced, seeing.into(node.id, port), { device: node.id, port }, through)),
     }))
 
 /** Every source that a picture shows, outermost first, with how it comes to be there. */

@@ -57,6 +57,14 @@ describe('a rehearsal', () => {
     expect(session.take({ look: 'asked' }, 2 * SECOND)).toBe(true)
     expect(sent(6)).toMatchObject({ graphic: { file: plan.graphics.tables!.file } })
     expect(sent(6)).not.toHaveProperty('comes')
+    // Whoever mixes sees it in the tile of its input too.
+    const many = session.stage.sinks.findIndex(({ name }) => name === 'Screen of whoever mixes')
+    const tile = (second: number) => {
+      const wall = session.pictureOf(many, second * SECOND)
+      return wall.of === 'tiles' ? wall.tiles.find(({ port }) => port === 'in-3')!.picture : wall
+    }
+    expect(tile(1)).toMatchObject({ device: 'graphics', graphic: { file: plan.graphics.evening!.file } })
+    expect(tile(6)).toMatchObject({ device: 'graphics', graphic: { file: plan.graphics.tables!.file } })
     // Half a second it takes to come in from its edge: somewhere in between it is neither outside nor there.
     const shares = Array.from({ length: 100 }, (_, i) => sent(2 + i / 50)).flatMap(one =>
       one.of === 'source' && one.comes ? [one.comes.share] : [],
