@@ -73,7 +73,7 @@ describe('graphics', () => {
             i % 4 === 3 || bright[i >> 2] ? 255 : 4,
           )
           const { truth, ground } = seenTruth({ width, height, data })
-          const expected = Array.from(truth, (_, p) => (Math.abs(data[p * 4]! - ground[0]) > 8 ? 255 : 127))
+          const expected: number[] = Array.from(truth, (_, p) => (Math.abs(data[p * 4]! - ground[0]) > 8 ? 255 : 127))
           const open = (p: number): boolean => {
             const [x, y] = [p % width, Math.floor(p / width)]
             if (x === 0 || y === 0 || x === width - 1 || y === height - 1) return true

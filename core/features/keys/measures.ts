@@ -170,6 +170,9 @@ function ofWords(row: Standing, graphic: GraphicEntry, cut: Cut): Measure[] {
       good: `> ${LIMITS.contrastGood}`,
       // Where photographs are given it rests on them.
       bad: !seen && contrast !== undefined && contrast < LIMITS.contrast,
+      ...(seen && contrast !== undefined && contrast < LIMITS.contrastGood
+        ? { why: 'over any picture at all; what is photographed counts' }
+        : {}),
     },
     ...(seen
       ? [
