@@ -2,8 +2,8 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { string } from 'yup'
-import { type Edit, emptyPlan, freshId, setEdit } from '#core/document'
-import { removalOf } from '#core/features/keys'
+import { type Edit, cutOf, emptyPlan, freshId, own, setEdit } from '#core/document'
+import { type OverlayRow, removalOf, settable } from '#core/features/keys'
 import { useBoardStore } from '~/board/selection'
 import { useAnswer } from '~/plan/answer'
 import { usePlanStore } from '~/plan/store'
@@ -38,7 +38,12 @@ watch(
   },
   { once: true },
 )
-const row = computed(() => all.value?.rows.find(({ id }) => id === chosen.value))
+/** Its overlay as the plan has it now: the next key is not to start from what stood before the last was answered. */
+const row = computed((): OverlayRow | undefined => {
+  const found = all.value?.rows.find(({ id }) => id === chosen.value)
+  const overlay = found && own(plan.value.overlays, found.id)
+  return found && overlay ? { ...found, overlay, cut: settable(found.scale, cutOf(overlay)) } : found
+})
 /** What is told of an overlay, and of the pair of leads by which its source sends fill and key. */
 const toldOf = (id: string | undefined) => {
   const { kind, fill } = (id === undefined ? undefined : plan.value.overlays[id]) ?? {}

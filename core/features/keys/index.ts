@@ -1,7 +1,7 @@
 export { type KeyerPlan, type Place, assignKeyers, inLooks } from './assign'
 export { removalOf, unshared } from './offers'
 export { graphicEntry, withSolid } from './profile'
-export { asOne, bestScreen, paintedBy, standing, wayOf, wordsOf } from './judged'
+export { asOne, bestScreen, paintedBy, settable, standing, wayOf, wordsOf } from './judged'
 export { asKeyed, boxOf, partId, partOf, through } from './masked'
 export { type Measure, measuresOf } from './measures'
 export type { OverlayRow, Overlays } from './overlays'
