@@ -224,7 +224,10 @@ test('names each source once over the chain, lays the multiview out by keys, and
   const tiles = page.getByRole('group', { name: 'Tiles of Side' }).getByRole('button')
   await press(page, 'Shift+ArrowRight')
   await expect(tiles.first()).toHaveText('program')
-  await press(page, 'Control+z')
+  // A press that follows at once goes on from there.
+  await press(page, 'Shift+ArrowRight', 'Shift+ArrowRight')
+  await expect(tiles.nth(3)).toHaveText('preview')
+  await press(page, 'Control+z', 'Control+z', 'Control+z')
   await expect(tiles.first()).toHaveText('preview')
   await press(page, 'm')
   await expect(page.getByRole('button', { name: /7.*Side 9, 20/ })).toBeVisible()
@@ -286,6 +289,10 @@ test('keeps the clips of a player in their order, by keys', async ({ page }) => 
   await press(page, 'Control+z')
   await expect(list.getByRole('row', { name: /^1 Trailer of the season/ })).toBeVisible()
   await press(page, 'a')
+  await expect(list.getByRole('row', { name: /^3 New clip/ })).toBeVisible()
+  await press(page, 'Alt+ArrowUp', 'Alt+ArrowUp')
+  await expect(list.getByRole('row', { name: /^1 New clip/ })).toBeVisible()
+  await press(page, 'Control+z', 'Control+z')
   await expect(list.getByRole('row', { name: /^3 New clip/ })).toBeVisible()
   // Wrong input is told and not taken.
   const length = page.getByLabel('Length, seconds')

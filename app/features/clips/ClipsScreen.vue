@@ -83,13 +83,17 @@ function remove(): void {
   if (clip.value && chosen.value !== undefined)
     void commit(`Take out ${clip.value.title}`, [{ do: 'remove', collection: 'clips', id: chosen.value }])
 }
+/** What has no number stands behind all that have one. */
+const UNNUMBERED = 10_000
 /** It changes places with its neighbour in the list of its player; both get the number of their new place. */
 function shift(by: number): void {
-  const list = (known.value ?? []).find(({ clips }) => clips.some(([id]) => id === chosen.value))?.clips ?? []
-  const at = list.findIndex(([id]) => id === chosen.value)
-  const other = list[at + by]
-  if (at < 0 || !other || !clip.value) return
-  const moved = list.map(([id]) => id)
+  const answered = (known.value ?? []).find(({ clips }) => clips.some(([id]) => id === chosen.value))?.clips ?? []
+  // In the order that the plan has now: the next press is not to start from what stood before the last was answered.
+  const moved = answered
+    .flatMap(([id]) => (own(plan.value.clips, id) ? [id] : []))
+    .sort((a, b) => (plan.value.clips[a]!.index ?? UNNUMBERED) - (plan.value.clips[b]!.index ?? UNNUMBERED))
+  const at = moved.indexOf(chosen.value ?? '')
+  if (at < 0 || moved[at + by] === undefined || !clip.value) return
   moved.splice(at, 1)
   moved.splice(at + by, 0, chosen.value!)
   const edits = moved.flatMap((id, i): Edit[] =>

@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { number, string } from 'yup'
-import { type Edit, setEdit } from '#core/document'
+import { type Edit, own, setEdit } from '#core/document'
 import type { NamedAt, Tiling } from '#core/features/switcher'
 import { listWords } from '#core/words'
 import { useBoardStore } from '~/board/selection'
@@ -53,12 +53,15 @@ async function place(order: readonly string[] | undefined, words: string): Promi
   await store.commit(words.slice(0, 120), [setEdit(['devices', device, 'ports', port, 'tiles'], order as never)])
 }
 async function swap(from: number, to: number): Promise<void> {
-  const tiles = tiling.value?.tiles
-  if (!tiles?.[from] || !tiles[to] || from === to) return
-  const order = tiles.map(({ id }) => id)
+  const { tiles = [], device = '', port = '' } = tiling.value ?? {}
+  if (!tiles[from] || !tiles[to] || from === to) return
+  // As the plan has it now: the next press is not to start from what stood before the last was answered.
+  const said = own(own(store.plan?.devices ?? {}, device)?.ports, port)?.tiles
+  const order = said?.length === tiles.length ? [...said] : tiles.map(({ id }) => id)
   ;[order[from], order[to]] = [order[to]!, order[from]!]
   tile.value = to
-  await place(order, `Multiview of ${tiling.value!.name}: ${tiles[from].name} for ${tiles[to].name}`)
+  const nameOf = (at: number): string => tiles.find(({ id }) => id === order[at])?.name ?? ''
+  await place(order, `Multiview of ${tiling.value!.name}: ${nameOf(to)} for ${nameOf(from)}`)
 }
 const dragged = ref<number>()
 function drop(to: number): void {

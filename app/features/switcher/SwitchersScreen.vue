@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { pointEdits } from '#core/chain'
-import { setEdit } from '#core/document'
+import { own, setEdit } from '#core/document'
 import type { Strip, StripInput } from '#core/features/switcher'
 import { parseFormatLabel } from '#core/signal'
 import { listWords } from '#core/words'
@@ -77,14 +77,14 @@ const setStandard = (label: string): void => {
 }
 const label = (text: string): void =>
   set(['ports', input.value!, 'label'], text, text ? `Label ${text}` : 'Remove the label')
+/** As the plan has it now: the next press is not to start from what stood before the last was answered. */
+const setting = () => own(own(store.plan?.devices ?? {}, chosen.value)?.ports, input.value)
 const open = (opening: string): void =>
   set(['ports', input.value!, 'sound'], opening, `Sound of ${atInput.value!.title}: ${opening}`)
-const offAir = (): void =>
-  set(
-    ['ports', input.value!, 'offAir'],
-    atInput.value!.offAir ? undefined : true,
-    atInput.value!.offAir ? 'Lets it on air again' : 'Keeps it off the air',
-  )
+function offAir(): void {
+  const off = setting()?.offAir === true
+  set(['ports', input.value!, 'offAir'], off ? undefined : true, off ? 'Lets it on air again' : 'Keeps it off the air')
+}
 const feed = (port: string, event: Event): void => {
   const { value, selectedOptions } = event.target as HTMLSelectElement
   const { device, name } = strip.value!
@@ -167,7 +167,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     ArrowRight: () => along(1),
     l: atInput.value && !atInput.value.sound ? toLabel : undefined,
     o: atInput.value?.opening
-      ? () => open(OPENINGS[(OPENINGS.indexOf(atInput.value!.opening!) + 1) % OPENINGS.length]!)
+      ? () => open(OPENINGS[(OPENINGS.indexOf(setting()?.sound ?? atInput.value!.opening!) + 1) % OPENINGS.length]!)
       : undefined,
     x: atInput.value && !atInput.value.sound ? offAir : undefined,
     d: tickNext,
