@@ -244,11 +244,38 @@ test('walks the screens from the first to the last, turns the theme, and keeps i
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'day')
   await page.goBack()
   await ready.rehearse(page)
-  // Keys pressed faster than screens open are not lost, there and back.
-  await press(page, '[', '[', '[')
+})
+
+test('loses no key that is pressed before its screen is there, and says when one cannot be fetched', async ({
+  page,
+}) => {
+  const base = await openCopy(page, 'Kiln Night')
+  const bursts: [from: (typeof SCREENS)[number], keys: string, to: (typeof SCREENS)[number]][] = [
+    ['rehearse', '[[[', 'media'],
+    ['media', ']][]', 'cost'],
+    ['papers', '][[]]]', 'papers'],
+    ['kit', ']]]]]]]]', 'sound'],
+    ['brief', '[]][', 'order'],
+  ]
+  // Screens are fetched ahead when a browser has nothing else to do. This one never has.
+  await page.addInitScript(() => {
+    window.requestIdleCallback = () => 0
+  })
+  for (const [from, keys, to] of bursts) {
+    await page.goto(`${base}/${from}`)
+    await ready[from](page)
+    await press(page, ...keys)
+    await ready[to](page)
+    await expect(page).toHaveURL(new RegExp(`${base}/${to}`))
+  }
+  await page.goto(`${base}/line`)
+  await ready.line(page)
+  await page.route('**/_nuxt/**', route => route.abort())
+  await press(page, '[')
+  await expect(page.getByText('The screen could not be fetched')).toBeVisible()
+  await expect(page).toHaveURL(new RegExp(`${base}/line`))
+  await ready.line(page)
+  await page.unroute('**/_nuxt/**')
+  await press(page, '[')
   await ready.media(page)
-  await expect(page).toHaveURL(new RegExp(`${base}/media`))
-  await press(page, ']', ']', '[', ']')
-  await ready.cost(page)
-  await expect(page).toHaveURL(new RegExp(`${base}/cost`))
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, onMounted, watch } from 'vue'
+import { computed, nextTick, watch } from 'vue'
 import { string } from 'yup'
 import { validatorsReady } from '#core/document'
 import type { Severity } from '#core/kernel'
@@ -11,7 +11,7 @@ import { useLook } from '~/shell/look'
 import { useNotices } from '~/shell/notices'
 import { usePlanStore } from '~/plan/store'
 import { SCREENS } from '~/features'
-import { arrive, besides, bindFor, boundFor, lastOf, remember, screenOf, screensOf } from '~/shell/place'
+import { besides, fetchScreen, lastOf, openScreen, remember, screenOf, screensOf, standing } from '~/shell/place'
 import { footOf, STEPS, type FootKey } from '~/shell/screens'
 import { isTyped } from '~/ui/keys'
 
@@ -73,7 +73,7 @@ const { stop } = watch(
 function fetchAll(): void {
   void Promise.all([
     validatorsReady(),
-    ...SCREENS.map(({ load }) => load()),
+    ...SCREENS.map(({ id }) => fetchScreen(id)),
     import('./QuestionDialog.vue'),
     import('./PaletteDialog.vue'),
     import('./HelpDialog.vue'),
@@ -89,11 +89,7 @@ useHead({ title: computed(() => (store.show ? `${store.show.title}: ${here.value
 watch(here, remember, { immediate: true })
 useEventListener(window, 'focus', () => void store.refresh())
 
-function go(id: string, query: Record<string, string> = {}): void {
-  const missed = bindFor(id)
-  router.push({ path: `${base.value}/${id}`, query }).then(failure => failure && missed(), missed)
-}
-onMounted(arrive)
+const go = (id: string, query: Record<string, string> = {}): void => void openScreen(router, base.value, id, query)
 
 /** The gravest finding, of a severity or of all: where it stands it is opened. */
 function toFinding(severity?: Severity): void {
@@ -154,7 +150,7 @@ function toStep(event: KeyboardEvent): void {
 }
 
 function beside(which: 'before' | 'next'): void {
-  const screen = besides(boundFor() ?? here.value)[which]
+  const screen = besides(standing(router))[which]
   if (screen) go(screen.id)
 }
 

@@ -1,3 +1,5 @@
+import type { Component } from 'vue'
+import type { LocationQueryRaw, Router } from 'vue-router'
 import { SCREENS } from '~/features'
 import type { Screen, StepId } from './screens'
 
@@ -29,20 +31,29 @@ export function besides({ id }: Screen): { readonly before: Screen | undefined; 
   return { before: SCREENS[at - 1], next: SCREENS[at + 1] }
 }
 
-let bound: Screen | undefined
+const fetched = new Map<string, Component>()
 
-/** The screen that was asked for and is not there yet: keys pressed faster than screens open go on from it. */
-export const boundFor = (): Screen | undefined => bound
+/** A screen of this id was fetched, and can be shown at once. */
+export const fetchedScreen = (id: string): Component | undefined => fetched.get(id)
 
-/** A screen was asked for; gives what to call should it not be reached after all. */
-export function bindFor(id: string): () => void {
-  const screen = screenOf(id)
-  bound = screen
-  return () => {
-    if (bound === screen) bound = undefined
+/** Fetches a screen, if there is one of this id. Rejects when it cannot be fetched. */
+export async function fetchScreen(id: string): Promise<void> {
+  const screen = fetched.has(id) ? undefined : SCREENS.find(candidate => candidate.id === id)
+  if (screen) fetched.set(id, (await screen.load()).default)
+}
+
+let asked: { readonly screen: Screen } | undefined
+
+/** Opens a screen of the plan at `base`. Until it is there, or another was asked for, keys go on from it. */
+export function openScreen(router: Router, base: string, id: string, query: LocationQueryRaw = {}): Promise<void> {
+  const mine = (asked = { screen: screenOf(id) })
+  const settled = (): void => {
+    if (asked === mine) asked = undefined
   }
+  // What could not be opened is told by the router to whoever listens there.
+  return router.push({ path: `${base}/${id}`, query }).then(settled, settled)
 }
 
-export function arrive(): void {
-  bound = undefined
-}
+/** Where keys go on from: the screen that is on its way, else the one of the address, be it drawn already or not. */
+export const standing = (router: Router): Screen =>
+  asked?.screen ?? screenOf(String(router.currentRoute.value.params.screen))
