@@ -461,8 +461,8 @@ const BY_TEMPLATE = ['K04', 'K05', 'K12', 'K13']
       </ChromaSet>
     </template>
     <template v-if="graphic && way">
-      <h3>Set</h3>
-      <p class="tools">
+      <h3 class="no-print">Set</h3>
+      <p class="tools no-print">
         <button v-if="way === 'luma'" type="button" class="btn small" :disabled="finding" @click="find">
           Find the best <span class="key">F</span>
         </button>
@@ -642,6 +642,11 @@ figure canvas {
     border-left: 0;
     border-top: 1px solid var(--border);
     overflow: visible;
+  }
+}
+@media print {
+  .link {
+    display: none;
   }
 }
 </style>

@@ -211,7 +211,7 @@ const base = computed(() => `/shows/${String(route.params.show)}/${String(route.
             </button>
           </li>
         </ul>
-        <button type="button" class="add" @click="add">Add an overlay <span class="key">A</span></button>
+        <button type="button" class="add no-print" @click="add">Add an overlay <span class="key">A</span></button>
         <p v-if="row && keyers?.why[row.id]" class="small quiet why">{{ keyers.why[row.id] }}</p>
       </div>
       <BenchView v-if="row && view === 'bench'" ref="bench" :all="all" :row="row" :findings="findings" />

@@ -41,7 +41,20 @@ describe('inks', () => {
     const dark = over(20)
     expect(dark[0]!.contrast).toBeCloseTo(18.4, 0)
     expect(bestInks(dark).map(({ name }) => name)).toEqual(['white', 'yellow'])
-    expect(inkWords(dark)[0]).toMatch(/^White stands out best, 18\.\d.*; yellow is a second one/)
+    expect(inkWords(dark)[0]).toMatch(
+      /^Straight on the photographs white stands out best, 18\.\d.*; yellow is a second one/,
+    )
+    // Grey 119 is 0.184 of linear light: white has 1.05 / 0.234 = 4.49, black 0.234 / 0.05 = 4.68; of grey 119 beside grey 20
+    // white has 4.49 at its worst, black 0.057 / 0.05 = 1.1.
+    const both = inksOf({
+      overlay: { ...luma, kind: 'linear' },
+      cut: { clip: 0, gain: 0 },
+      photographs: [photograph('Stage', 'wide', 119), photograph('Stage, dark', 'wide', 20)],
+    })
+    expect(inkWords(both)[0]).toMatch(
+      /^Straight on the photographs nothing stands out everywhere: white does best, 4\.\d.* where it is worst; .* Words want a plate behind them\.$/,
+    )
+    expect(inkWords(over(119))[0]).toMatch(/^Straight on the photographs black stands out best, 4\.7/)
     // Over white it is black.
     expect(bestInks(over(255))[0]!.name).toBe('black')
   })

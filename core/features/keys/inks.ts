@@ -2,6 +2,7 @@ import { type PhotographEntry, screenOf } from '#core/document'
 import {
   type Colour,
   type Ink,
+  LIMITS,
   chromaSolid,
   contrast,
   contrastOver,
@@ -108,15 +109,16 @@ export function inkWords(inks: readonly InkFound[]): string[] {
   if (gone.length === inks.length) return ['No colour comes through this key whole.']
   const by = ({ contrast: least }: InkFound) => `, ${figure(least!)}\u00A0:\u00A01`
   const [first, second] = bestInks(inks)
+  const also = second ? `; ${second.name} is a second one${by(second)}` : ''
   return [
     ...(first
-      ? [
-          `${upper(first.name)} stands out best${by(first)}${second ? `; ${second.name} is a second one${by(second)}` : ''}.`,
-        ]
+      ? first.contrast! > LIMITS.contrastGood
+        ? [`Straight on the photographs ${first.name} stands out best${by(first)}${also}.`]
+        : [
+            `Straight on the photographs nothing stands out everywhere: ${first.name} does best${by(first)} where it is worst${also}. Words want a plate behind them.`,
+          ]
       : []),
     gone.length ? `This key thins or cuts away ${listWords(gone)}.` : 'This key lets all of these through whole.',
     ...(first ? [] : ['Photographs of what lies below tell which of the others stands out.']),
   ]
 }
-
-const upper = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1)
