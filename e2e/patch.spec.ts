@@ -223,9 +223,21 @@ test('begins, renames and removes versions', async ({ page }) => {
   await press(page, 'Enter')
   await expect(page.getByRole('option', { name: /^For the rehearsal/ })).toBeVisible()
   await expect(page.getByText('Nothing sets the two apart.')).toBeVisible()
+  // The list is asked for before a slow server has the new name: it must not show the old one.
+  let letThrough = () => {}
+  const slow = new Promise<void>(done => (letThrough = done))
+  await page.route('**/transactions', async route => {
+    await slow
+    await route.continue()
+  })
+  const sent = page.waitForRequest('**/transactions')
   await page.getByRole('button', { name: 'Rename this plan' }).click()
   await page.getByRole('dialog').getByLabel('Its name').fill('For the show')
   await press(page, 'Enter')
+  await expect(page.getByRole('option', { name: /^For the show/ })).toBeVisible()
+  await sent
+  letThrough()
+  await saved(page)
   await expect(page.getByRole('option', { name: /^For the show/ })).toBeVisible()
   await page.getByRole('option', { name: /^For the rehearsal/ }).click()
   await page.getByRole('button', { name: 'Remove it' }).click()

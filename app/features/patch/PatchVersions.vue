@@ -18,28 +18,41 @@ const store = usePlanStore()
 const notices = useNotices()
 const router = useRouter()
 const units = useUnits()
-const plans = shallowRef<readonly PlanSummary[]>()
+const listed = shallowRef<readonly PlanSummary[]>()
+/** As the server has them, but this one as it stands here: its last changes may still be on their way there. */
+const plans = computed(() =>
+  listed.value?.map(one =>
+    one.id === store.planId && store.plan && store.report
+      ? { ...one, title: store.plan.title, verdict: store.report.verdict }
+      : one,
+  ),
+)
 const failure = ref('')
 const chosen = ref<string>()
 const comparison = shallowRef<Comparison>()
 const asking = ref<'begin' | 'rename' | 'remove'>()
 watch(asking, value => emit('asking', value !== undefined))
 
+let asked = 0
 async function list(): Promise<void> {
+  const mine = ++asked
   try {
-    plans.value = await api<PlanSummary[]>(`/shows/${store.show!.id}/plans`)
+    const all = await api<PlanSummary[]>(`/shows/${store.show!.id}/plans`)
+    // An answer that was overtaken is older than what is shown.
+    if (mine !== asked) return
+    listed.value = all
     failure.value = ''
-    if (!plans.value.some(({ id }) => id === chosen.value))
-      chosen.value = plans.value.find(({ id }) => id !== store.planId)?.id ?? store.planId
+    if (!all.some(({ id }) => id === chosen.value))
+      chosen.value = all.find(({ id }) => id !== store.planId)?.id ?? store.planId
   } catch (error) {
-    failure.value = (error as Error).message
+    if (mine === asked) failure.value = (error as Error).message
   }
 }
 watch(() => [store.planId, store.report?.version], list, { immediate: true })
 const other = computed(() => plans.value?.find(({ id }) => id === chosen.value))
 const currency = computed(() => store.plan?.brief.currency ?? CATALOGUE_CURRENCY)
 watch(
-  [chosen, () => store.report?.version, plans],
+  [chosen, () => store.report?.version, listed],
   async () => {
     comparison.value = undefined
     const id = chosen.value
